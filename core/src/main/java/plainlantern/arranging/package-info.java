@@ -1,0 +1,2 @@
+/** Generators of layouts and the rules for placing panels. */
+package plainlantern.arranging;

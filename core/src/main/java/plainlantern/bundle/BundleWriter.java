@@ -1,0 +1,40 @@
+package plainlantern.bundle;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.zip.Deflater;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import plainlantern.picture.PictureFormat;
+import plainlantern.sheet.Picture;
+import plainlantern.sheet.Sheet;
+import plainlantern.sheet.SheetJson;
+
+/** Writes a bundle as docs/bundle-format.md describes it. */
+public final class BundleWriter {
+    private BundleWriter() {}
+
+    /** {@code originals} gives the bytes of a picture's file as it was imported. The stream is left open. */
+    public static void write(Sheet sheet, Function<String, byte[]> originals, OutputStream to) throws IOException {
+        ZipOutputStream zip = new ZipOutputStream(to, StandardCharsets.UTF_8);
+        Map<String, Object> head = new LinkedHashMap<>();
+        head.put("format", Bundle.FORMAT);
+        head.put("version", Bundle.VERSION);
+        head.put("sheet", sheet);
+        zip.putNextEntry(new ZipEntry(Bundle.DOCUMENT));
+        zip.write(SheetJson.MAPPER.writerWithDefaultPrettyPrinter().writeValueAsBytes(head));
+        // Pictures are compressed already.
+        zip.setLevel(Deflater.NO_COMPRESSION);
+        for (Picture picture : sheet.shelf()) {
+            byte[] original = originals.apply(picture.id());
+            String extension = PictureFormat.of(original).map(PictureFormat::extension).orElse("bin");
+            zip.putNextEntry(new ZipEntry(Bundle.PICTURES + picture.id() + "." + extension));
+            zip.write(original);
+        }
+        zip.finish();
+    }
+}

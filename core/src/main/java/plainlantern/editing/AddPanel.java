@@ -1,0 +1,30 @@
+package plainlantern.editing;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.ArrayList;
+import java.util.List;
+import plainlantern.geometry.Point;
+import plainlantern.outline.Outline;
+import plainlantern.sheet.Element;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Seat;
+import plainlantern.sheet.Sheet;
+
+/** Adds one empty panel in the middle of the sheet, a third of its shorter side large, in front of all others. */
+@JsonTypeName("add-panel")
+public record AddPanel(Outline outline) implements Edit {
+    @Override
+    public Sheet apply(Sheet before) {
+        double side = Math.max(Seat.THINNEST, Math.min(before.width(), before.height()) / 3);
+        Seat seat = Seat.upright(new Point(before.width() / 2, before.height() / 2), side, side);
+        int number = before.lastId() + 1;
+        List<Element> elements = new ArrayList<>(before.elements());
+        elements.add(new Panel("p" + number, "Panel " + number, outline, seat, List.of()));
+        return before.with(elements, number);
+    }
+
+    @Override
+    public String title(Sheet before) {
+        return "Add " + outline.label();
+    }
+}

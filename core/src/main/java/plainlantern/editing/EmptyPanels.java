@@ -1,0 +1,19 @@
+package plainlantern.editing;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.List;
+import plainlantern.sheet.Sheet;
+
+/** Takes what panels show out of them; pictures stay on the shelf. */
+@JsonTypeName("empty")
+public record EmptyPanels(List<String> panels) implements Edit {
+    @Override
+    public Sheet apply(Sheet before) {
+        return before.changing(panels, p -> p.withContent(List.of()));
+    }
+
+    @Override
+    public String title(Sheet before) {
+        return Titles.of("Empty", before, panels);
+    }
+}

@@ -1,0 +1,26 @@
+package plainlantern.editing;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.List;
+import plainlantern.sheet.Content.OwnPicture;
+import plainlantern.sheet.Fit;
+import plainlantern.sheet.Placement;
+import plainlantern.sheet.Sheet;
+
+/** Turns "stay covered" on or off; turning it on covers what is bare. */
+@JsonTypeName("hold-covered")
+public record HoldCovered(List<String> panels, boolean held) implements Edit {
+    @Override
+    public Sheet apply(Sheet before) {
+        return Pictures.changing(before, panels, (own, sitting) -> {
+            Placement placement = held ? sitting.covering(own.placement()) : own.placement();
+            Fit fit = placement.equals(own.placement()) ? own.fit() : Fit.FREE;
+            return new OwnPicture(own.picture(), fit, placement, held);
+        });
+    }
+
+    @Override
+    public String title(Sheet before) {
+        return Titles.of(held ? "Stay covered" : "Release cover", before, panels);
+    }
+}

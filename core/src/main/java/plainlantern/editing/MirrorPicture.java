@@ -1,0 +1,23 @@
+package plainlantern.editing;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.List;
+import plainlantern.sheet.Placement;
+import plainlantern.sheet.Sheet;
+
+/** Mirrors the picture inside panels left to right about its own middle; its fit stays. */
+@JsonTypeName("mirror-picture")
+public record MirrorPicture(List<String> panels) implements Edit {
+    @Override
+    public Sheet apply(Sheet before) {
+        return Pictures.changing(before, panels, (own, sitting) -> {
+            Placement p = own.placement();
+            return own.settled(own.fit(), new Placement(p.centre(), p.scaleX(), p.scaleY(), p.turn(), !p.mirrored()));
+        });
+    }
+
+    @Override
+    public String title(Sheet before) {
+        return Titles.of("Mirror picture", before, panels);
+    }
+}

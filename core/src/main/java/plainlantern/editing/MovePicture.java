@@ -1,0 +1,21 @@
+package plainlantern.editing;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.List;
+import plainlantern.geometry.Point;
+import plainlantern.sheet.Sheet;
+
+/** Moves the picture inside panels by mm along each panel's own axes; a held picture stops before an edge shows. */
+@JsonTypeName("move-picture")
+public record MovePicture(List<String> panels, double dx, double dy) implements Edit {
+    @Override
+    public Sheet apply(Sheet before) {
+        Point by = new Point(dx, dy);
+        return Pictures.placing(before, panels, (placement, sitting) -> placement.at(placement.centre().plus(by)));
+    }
+
+    @Override
+    public String title(Sheet before) {
+        return Titles.of("Move picture", before, panels);
+    }
+}

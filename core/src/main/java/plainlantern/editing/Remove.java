@@ -1,0 +1,21 @@
+package plainlantern.editing;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.List;
+import plainlantern.sheet.Element;
+import plainlantern.sheet.Sheet;
+
+/** Takes panels off the sheet; their pictures stay on the shelf. */
+@JsonTypeName("remove")
+public record Remove(List<String> panels) implements Edit {
+    @Override
+    public Sheet apply(Sheet before) {
+        List<String> gone = before.panels(panels).stream().map(Element::id).toList();
+        return before.with(before.elements().stream().filter(e -> !gone.contains(e.id())).toList());
+    }
+
+    @Override
+    public String title(Sheet before) {
+        return Titles.of("Remove", before, panels);
+    }
+}

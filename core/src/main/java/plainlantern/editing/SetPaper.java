@@ -1,0 +1,19 @@
+package plainlantern.editing;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import plainlantern.sheet.Paper;
+import plainlantern.sheet.Sheet;
+
+/** Changes what lies behind everything. */
+@JsonTypeName("set-paper")
+public record SetPaper(Paper paper) implements Edit {
+    @Override
+    public Sheet apply(Sheet before) {
+        return before.withPaper(paper);
+    }
+
+    @Override
+    public String title(Sheet before) {
+        return "Paper";
+    }
+}

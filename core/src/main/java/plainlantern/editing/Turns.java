@@ -1,0 +1,16 @@
+package plainlantern.editing;
+
+import plainlantern.geometry.BadInput;
+
+/** Turns as people type them. */
+final class Turns {
+    private Turns() {}
+
+    /** The same turn above −180 and up to 180 degrees. */
+    static double normal(double degrees) {
+        BadInput.unless(Math.abs(degrees) <= 36_000, "turn", "Type a turn in degrees, such as 12.5.");
+        double within = degrees % 360;
+        if (within > 180) return within - 360;
+        return within <= -180 ? within + 360 : within;
+    }
+}

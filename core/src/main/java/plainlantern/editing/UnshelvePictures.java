@@ -1,0 +1,29 @@
+package plainlantern.editing;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.List;
+import java.util.stream.Collectors;
+import plainlantern.geometry.BadInput;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Sheet;
+
+/** Takes pictures off the shelf. One that a panel shows stays, and the refusal says where it is used. */
+@JsonTypeName("unshelve")
+public record UnshelvePictures(List<String> pictures) implements Edit {
+    @Override
+    public Sheet apply(Sheet before) {
+        for (String picture : pictures) {
+            List<Panel> users = before.users(picture);
+            BadInput.unless(users.isEmpty(), "pictures", before.picture(picture).name() + " stays on the shelf: it is used in "
+                    + users.stream().limit(3).map(Panel::name).collect(Collectors.joining(", "))
+                    + (users.size() > 3 ? " and " + (users.size() - 3) + " more." : "."));
+        }
+        return before.withShelf(before.shelf().stream().filter(p -> !pictures.contains(p.id())).toList());
+    }
+
+    @Override
+    public String title(Sheet before) {
+        return pictures.size() == 1 ? "Take " + before.picture(pictures.get(0)).name() + " off the shelf"
+                : "Take " + pictures.size() + " pictures off the shelf";
+    }
+}

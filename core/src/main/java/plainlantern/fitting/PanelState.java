@@ -1,0 +1,34 @@
+package plainlantern.fitting;
+
+import java.util.Optional;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Sheet;
+
+/** How a panel stands, in one word, worst first. */
+public enum PanelState {
+    EMPTY("empty"), BARE("bare"), SOFT("soft"), COVERED("covered");
+
+    private final String label;
+
+    PanelState(String label) {
+        this.label = label;
+    }
+
+    public String label() {
+        return label;
+    }
+
+    /** Soft: fewer effective pixels an inch than the sheet is meant for (half a pixel of tolerance). */
+    public static PanelState of(Sheet sheet, Panel panel) {
+        Optional<Coverage> coverage = coverage(sheet, panel);
+        if (coverage.isEmpty()) return EMPTY;
+        if (!coverage.get().covered()) return BARE;
+        return coverage.get().ppi() < sheet.ppi() - 0.5 ? SOFT : COVERED;
+    }
+
+    /** The coverage of the panel's own picture, if it has one. */
+    public static Optional<Coverage> coverage(Sheet sheet, Panel panel) {
+        return panel.picture().map(own ->
+                Coverage.of(Sitting.of(panel, sheet.picture(own.picture())), own.placement()));
+    }
+}

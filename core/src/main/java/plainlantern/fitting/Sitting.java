@@ -1,0 +1,101 @@
+package plainlantern.fitting;
+
+import plainlantern.geometry.Affine;
+import plainlantern.geometry.Box;
+import plainlantern.geometry.Path;
+import plainlantern.geometry.Point;
+import plainlantern.sheet.Fit;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Picture;
+import plainlantern.sheet.Placement;
+
+/**
+ * One picture in front of one outline. A picture is a rectangle, so it covers an outline exactly when it covers the
+ * outline's extent along the picture's own two axes; that extent is called <em>reach</em> here, and every question
+ * below is answered from it.
+ *
+ * @param outline the panel's form in its own frame, mm
+ * @param width   the picture's pixels across, upright
+ * @param height  the picture's pixels down, upright
+ */
+public record Sitting(Path outline, int width, int height) {
+    public static Sitting of(Panel panel, Picture picture) {
+        return new Sitting(panel.ownPath(), picture.width(), picture.height());
+    }
+
+    /** The outline's bounds in axes turned by {@code turn} about the panel's centre. */
+    public Box reach(double turn) {
+        return outline.mapped(Affine.turn(-turn)).bounds();
+    }
+
+    /** Where the picture lies in its own turned axes, about the panel's centre. */
+    public Box lie(Placement placement) {
+        return Box.around(placement.centre().turned(-placement.turn()), width * placement.scaleX(), height * placement.scaleY());
+    }
+
+    /** The smallest scale (mm a pixel) that covers the outline at that turn. */
+    public double coverScale(double turn) {
+        Box reach = reach(turn);
+        return Math.max(reach.width() / width, reach.height() / height);
+    }
+
+    /**
+     * The placement by a rule, centred on the outline. At turn 0 in a rectangle this is CSS Images 3, object-fit with
+     * object-position 50% 50%. {@code ppi} counts for actual size only. {@link Fit#FREE} is no rule and is refused.
+     */
+    public Placement fitted(Fit fit, double turn, boolean mirrored, double ppi) {
+        Box reach = reach(turn);
+        double across = reach.width() / width;
+        double down = reach.height() / height;
+        double x = switch (fit) {
+            case COVER -> Math.max(across, down);
+            case CONTAIN -> Math.min(across, down);
+            case STRETCH -> across;
+            case ACTUAL -> 25.4 / ppi;
+            case FREE -> throw new IllegalArgumentException("free is no rule");
+        };
+        return new Placement(reach.centre().turned(turn), x, fit == Fit.STRETCH ? down : x, turn, mirrored);
+    }
+
+    /**
+     * The nearest placement that covers: enlarged about its centre until it is large enough, then moved the shortest
+     * way. A placement that covers already comes back as it is.
+     */
+    public Placement covering(Placement wanted) {
+        if (Coverage.of(this, wanted).covered()) return wanted;
+        Box reach = reach(wanted.turn());
+        Box lie = lie(wanted);
+        double factor = Math.max(1, Math.max(reach.width() / lie.width(), reach.height() / lie.height()));
+        double halfAcross = lie.width() * factor / 2;
+        double halfDown = lie.height() * factor / 2;
+        Point middle = lie.centre();
+        Point moved = new Point(
+                between(reach.right() - halfAcross, middle.x(), reach.x() + halfAcross),
+                between(reach.bottom() - halfDown, middle.y(), reach.y() + halfDown));
+        return wanted.scaled(factor).at(moved.turned(wanted.turn()));
+    }
+
+    /** {@code value} kept within the limits; when rounding has swapped them, their middle. */
+    private static double between(double low, double value, double high) {
+        return low > high ? (low + high) / 2 : Math.max(low, Math.min(high, value));
+    }
+
+    /** Scale against the scale that just covers at that turn and stretch; 1 just covers. */
+    public double zoom(Placement placement) {
+        Box reach = reach(placement.turn());
+        Box lie = lie(placement);
+        return Math.min(lie.width() / reach.width(), lie.height() / reach.height());
+    }
+
+    /** The placement at another zoom, with the spot of the picture under {@code anchor} (panel's frame) staying put. */
+    public Placement zoomed(Placement placement, double zoom, Point anchor) {
+        double factor = zoom / zoom(placement);
+        return placement.scaled(factor).at(anchor.plus(placement.centre().minus(anchor).times(factor)));
+    }
+
+    /** The placement at another turn, turned about {@code anchor} (panel's frame). */
+    public Placement turned(Placement placement, double turn, Point anchor) {
+        Point centre = anchor.plus(placement.centre().minus(anchor).turned(turn - placement.turn()));
+        return new Placement(centre, placement.scaleX(), placement.scaleY(), turn, placement.mirrored());
+    }
+}

@@ -1,0 +1,46 @@
+package plainlantern.picture;
+
+import java.awt.image.BufferedImage;
+import java.util.EnumMap;
+import java.util.Map;
+
+/** The smaller copies that a picture gets when it is imported. */
+public final class Previews {
+    private static final float QUALITY = 0.88f;
+
+    private Previews() {}
+
+    /** A preview's name and its longest side in pixels; no preview is larger than its picture. */
+    public enum Level {
+        SMALL(320), MEDIUM(1280), LARGE(2560);
+
+        private final int side;
+
+        Level(int side) {
+            this.side = side;
+        }
+
+        public int side() {
+            return side;
+        }
+    }
+
+    /** Encoded bytes: JPEG, or PNG where the picture has transparency. */
+    public static Map<Level, byte[]> of(BufferedImage picture) {
+        Map<Level, byte[]> previews = new EnumMap<>(Level.class);
+        BufferedImage from = picture;
+        Level[] levels = Level.values();
+        for (int i = levels.length - 1; i >= 0; i--) {
+            from = atMost(from, levels[i].side());
+            previews.put(levels[i], from.getColorModel().hasAlpha() ? Encoder.png(from, 72) : Encoder.jpeg(from, QUALITY, 72));
+        }
+        return previews;
+    }
+
+    private static BufferedImage atMost(BufferedImage image, int side) {
+        double share = (double) side / Math.max(image.getWidth(), image.getHeight());
+        if (share >= 1) return image;
+        return Resample.toSize(image, Math.max(1, (int) Math.round(image.getWidth() * share)),
+                Math.max(1, (int) Math.round(image.getHeight() * share)));
+    }
+}

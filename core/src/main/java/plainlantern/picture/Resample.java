@@ -1,0 +1,261 @@
+package plainlantern.picture;
+
+import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferByte;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.IntStream;
+import plainlantern.geometry.Affine;
+import plainlantern.geometry.Box;
+import plainlantern.geometry.Path;
+import plainlantern.geometry.Point;
+
+/**
+ * Brings the pixels of an image to where an affine map puts them, filtered well both ways: Lanczos with three lobes when
+ * it gets smaller, cubic convolution when it gets larger. Values are filtered as stored (sRGB), alpha multiplied in.
+ */
+public final class Resample {
+    private static final int STRIP = 48;
+
+    private Resample() {}
+
+    /**
+     * The pixels of {@code image} for the whole output pixels that {@code wanted} touches.
+     *
+     * @param image interleaved bytes, TYPE_3BYTE_BGR or TYPE_4BYTE_ABGR
+     * @param map   from image pixels to output pixels, both measured from the top left edge
+     */
+    public static Tile onto(BufferedImage image, Affine map, Box wanted) {
+        int left = (int) Math.floor(wanted.x() + 1e-9);
+        int top = (int) Math.floor(wanted.y() + 1e-9);
+        int width = Math.max(1, (int) Math.ceil(wanted.right() - 1e-9) - left);
+        int height = Math.max(1, (int) Math.ceil(wanted.bottom() - 1e-9) - top);
+        double slant = 1e-9 * (Math.abs(map.a()) + Math.abs(map.b()));
+        if (Math.abs(map.b()) <= slant && Math.abs(map.c()) <= slant) {
+            return straight(image, map, left, top, width, height);
+        }
+        if (Math.abs(map.a()) <= slant && Math.abs(map.d()) <= slant) {
+            Affine sideways = new Affine(map.b(), 0, 0, map.c(), map.f(), map.e());
+            return transposed(straight(image, sideways, top, left, height, width));
+        }
+        return turned(image, map, left, top, width, height);
+    }
+
+    /** The whole image at another size. */
+    public static BufferedImage toSize(BufferedImage image, int width, int height) {
+        Affine map = Affine.scale((double) width / image.getWidth(), (double) height / image.getHeight());
+        return image(onto(image, map, new Box(0, 0, width, height)), image.getType());
+    }
+
+    private static BufferedImage image(Tile tile, int type) {
+        BufferedImage pre = new BufferedImage(tile.width(), tile.height(), BufferedImage.TYPE_INT_ARGB_PRE);
+        pre.getRaster().setDataElements(0, 0, tile.width(), tile.height(), tile.argb());
+        BufferedImage out = new BufferedImage(tile.width(), tile.height(), type);
+        out.createGraphics().drawImage(pre, 0, 0, null);
+        return out;
+    }
+
+    private static Tile straight(BufferedImage image, Affine map, int left, int top, int width, int height) {
+        int shrinkX = Math.max(1, (int) Math.floor(1 / Math.abs(map.a()) / 2));
+        int shrinkY = Math.max(1, (int) Math.floor(1 / Math.abs(map.d()) / 2));
+        Source source = Source.of(image, shrinkX, shrinkY, reached(map, left, top, width, height));
+        Kernel across = new Kernel(left, width, map.a() * shrinkX, map.e() + map.a() * source.x(), source.width());
+        Kernel down = new Kernel(top, height, map.d() * shrinkY, map.f() + map.d() * source.y(), source.height());
+        int[] out = new int[width * height];
+        IntStream.range(0, (height + STRIP - 1) / STRIP).parallel().forEach(strip ->
+                strip(source, across, down, strip * STRIP, Math.min(height, (strip + 1) * STRIP), out));
+        return new Tile(left, top, width, height, out);
+    }
+
+    /** The part of the source that output pixels can draw on, with room for the filter. */
+    private static Box reached(Affine map, int left, int top, int width, int height) {
+        Path corners = Path.polygon(List.of(new Point(left, top), new Point(left + width, top),
+                new Point(left + width, top + height), new Point(left, top + height)));
+        double room = 4 * Math.max(1, 1 / Math.min(map.xScale(), map.yScale())) + 4;
+        return corners.mapped(map.inverse()).bounds().grown(room);
+    }
+
+    private static void strip(Source source, Kernel across, Kernel down, int from, int to, int[] out) {
+        int width = across.start.length;
+        int low = Integer.MAX_VALUE;
+        int high = 0;
+        for (int y = from; y < to; y++) {
+            low = Math.min(low, down.start[y]);
+            high = Math.max(high, down.start[y] + down.weights[y].length);
+        }
+        int bands = source.bands();
+        float[][] rows = new float[high - low][];
+        for (int y = low; y < high; y++) rows[y - low] = row(source, y, across);
+        float[] sum = new float[width * bands];
+        for (int y = from; y < to; y++) {
+            Arrays.fill(sum, 0);
+            float[] weights = down.weights[y];
+            for (int k = 0; k < weights.length; k++) {
+                float weight = weights[k];
+                float[] row = rows[down.start[y] + k - low];
+                for (int i = 0; i < sum.length; i++) sum[i] += weight * row[i];
+            }
+            for (int x = 0; x < width; x++) out[y * width + x] = bands == 3 ? opaque(sum, x * 3) : clear(sum, x * 4);
+        }
+    }
+
+    private static float[] row(Source source, int y, Kernel across) {
+        int width = across.start.length;
+        float[] line = source.line(y);
+        int bands = source.bands();
+        float[] out = new float[width * bands];
+        for (int x = 0; x < width; x++) {
+            float[] weights = across.weights[x];
+            int at = across.start[x] * bands;
+            float b = 0;
+            float g = 0;
+            float r = 0;
+            float a = 0;
+            if (bands == 3) {
+                for (float weight : weights) {
+                    b += weight * line[at];
+                    g += weight * line[at + 1];
+                    r += weight * line[at + 2];
+                    at += 3;
+                }
+            } else {
+                for (float weight : weights) {
+                    b += weight * line[at];
+                    g += weight * line[at + 1];
+                    r += weight * line[at + 2];
+                    a += weight * line[at + 3];
+                    at += 4;
+                }
+                out[x * 4 + 3] = a;
+            }
+            out[x * bands] = b;
+            out[x * bands + 1] = g;
+            out[x * bands + 2] = r;
+        }
+        return out;
+    }
+
+    private static int opaque(float[] sum, int at) {
+        return 0xFF000000 | level(sum[at + 2], 255) << 16 | level(sum[at + 1], 255) << 8 | level(sum[at], 255);
+    }
+
+    private static int clear(float[] sum, int at) {
+        int alpha = level(sum[at + 3], 255);
+        return alpha << 24 | level(sum[at + 2], alpha) << 16 | level(sum[at + 1], alpha) << 8 | level(sum[at], alpha);
+    }
+
+    private static int level(float value, int most) {
+        int rounded = (int) (value + 0.5f);
+        return rounded < 0 ? 0 : Math.min(rounded, most);
+    }
+
+    private static Tile transposed(Tile tile) {
+        int[] out = new int[tile.argb().length];
+        for (int y = 0; y < tile.height(); y++) {
+            for (int x = 0; x < tile.width(); x++) out[x * tile.height() + y] = tile.argb()[y * tile.width() + x];
+        }
+        return new Tile(tile.y(), tile.x(), tile.height(), tile.width(), out);
+    }
+
+    /** First to the size it will have, upright, then turned by cubic convolution. */
+    private static Tile turned(BufferedImage image, Affine map, int left, int top, int width, int height) {
+        double sx = Math.min(1, map.xScale());
+        double sy = Math.min(1, map.yScale());
+        Box needed = reached(map, left, top, width, height);
+        double x0 = Math.max(0, needed.x());
+        double y0 = Math.max(0, needed.y());
+        double x1 = Math.min(image.getWidth(), needed.right());
+        double y1 = Math.min(image.getHeight(), needed.bottom());
+        int[] out = new int[width * height];
+        if (x1 <= x0 || y1 <= y0) return new Tile(left, top, width, height, out);
+        Tile sized = onto(image, Affine.scale(sx, sy), Box.between(x0 * sx, y0 * sy, x1 * sx, y1 * sy));
+        Affine back = Affine.scale(sx, sy).after(map.inverse());
+        IntStream.range(0, height).parallel().forEach(y -> {
+            for (int x = 0; x < width; x++) {
+                Point at = back.apply(new Point(left + x + 0.5, top + y + 0.5));
+                out[y * width + x] = cubic(sized, at.x() - sized.x() - 0.5, at.y() - sized.y() - 0.5);
+            }
+        });
+        return new Tile(left, top, width, height, out);
+    }
+
+    private static int cubic(Tile tile, double x, double y) {
+        int x0 = (int) Math.floor(x) - 1;
+        int y0 = (int) Math.floor(y) - 1;
+        float[] sum = new float[4];
+        for (int j = 0; j < 4; j++) {
+            float wy = (float) Kernel.catmullRom(y - y0 - j);
+            int row = Math.max(0, Math.min(tile.height() - 1, y0 + j)) * tile.width();
+            for (int i = 0; i < 4; i++) {
+                float weight = wy * (float) Kernel.catmullRom(x - x0 - i);
+                int pixel = tile.argb()[row + Math.max(0, Math.min(tile.width() - 1, x0 + i))];
+                sum[0] += weight * (pixel & 0xFF);
+                sum[1] += weight * (pixel >> 8 & 0xFF);
+                sum[2] += weight * (pixel >> 16 & 0xFF);
+                sum[3] += weight * (pixel >>> 24);
+            }
+        }
+        return clear(sum, 0);
+    }
+
+    /**
+     * The source pixels, averaged in blocks of {@code shrinkX} by {@code shrinkY} on the way (a large reduction needs no
+     * wide filter on every pixel), from column {@code x} and row {@code y} of the image on.
+     */
+    private record Source(byte[] data, int stride, int bands, int shrinkX, int shrinkY, int x, int y, int width, int height) {
+        static Source of(BufferedImage image, int shrinkX, int shrinkY, Box reached) {
+            int bands = image.getRaster().getNumBands();
+            int x = (int) Math.max(0, Math.min(image.getWidth() - 1, Math.floor(reached.x()))) / shrinkX * shrinkX;
+            int y = (int) Math.max(0, Math.min(image.getHeight() - 1, Math.floor(reached.y()))) / shrinkY * shrinkY;
+            int right = (int) Math.min(image.getWidth(), Math.max(x + 1, Math.ceil(reached.right())));
+            int bottom = (int) Math.min(image.getHeight(), Math.max(y + 1, Math.ceil(reached.bottom())));
+            return new Source(((DataBufferByte) image.getRaster().getDataBuffer()).getData(), image.getWidth(), bands,
+                    shrinkX, shrinkY, x, y, Math.max(1, (right - x) / shrinkX), Math.max(1, (bottom - y) / shrinkY));
+        }
+
+        /** One row of averaged pixels: blue, green, red and, with four bands, alpha multiplied into the others. */
+        float[] line(int row) {
+            float[] out = new float[width * bands];
+            int rows = Math.min(shrinkY, data.length / bands / stride - y - row * shrinkY);
+            int columns = Math.min(shrinkX, stride - x);
+            for (int j = 0; j < rows; j++) {
+                int at = ((y + row * shrinkY + j) * stride + x) * bands;
+                if (bands == 3) addOpaque(out, at, columns);
+                else addClear(out, at, columns);
+            }
+            float share = 1f / (columns * rows);
+            if (share != 1) for (int i = 0; i < out.length; i++) out[i] *= share;
+            return out;
+        }
+
+        private void addOpaque(float[] out, int from, int columns) {
+            int at = from;
+            for (int i = 0; i < out.length; i += 3) {
+                int b = 0;
+                int g = 0;
+                int r = 0;
+                for (int k = 0; k < columns; k++, at += 3) {
+                    b += data[at] & 0xFF;
+                    g += data[at + 1] & 0xFF;
+                    r += data[at + 2] & 0xFF;
+                }
+                out[i] += b;
+                out[i + 1] += g;
+                out[i + 2] += r;
+            }
+        }
+
+        private void addClear(float[] out, int from, int columns) {
+            int at = from;
+            for (int i = 0; i < out.length; i += 4) {
+                for (int k = 0; k < columns; k++, at += 4) {
+                    int alpha = data[at] & 0xFF;
+                    out[i] += (data[at + 1] & 0xFF) * alpha / 255f;
+                    out[i + 1] += (data[at + 2] & 0xFF) * alpha / 255f;
+                    out[i + 2] += (data[at + 3] & 0xFF) * alpha / 255f;
+                    out[i + 3] += alpha;
+                }
+            }
+        }
+    }
+}

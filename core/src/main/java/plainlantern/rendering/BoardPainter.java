@@ -1,0 +1,86 @@
+package plainlantern.rendering;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.function.Function;
+import plainlantern.fitting.Coverage;
+import plainlantern.fitting.PanelState;
+import plainlantern.fitting.Sitting;
+import plainlantern.geometry.Box;
+import plainlantern.outline.PathData;
+import plainlantern.scene.Scene;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Picture;
+import plainlantern.sheet.Placement;
+import plainlantern.sheet.Sheet;
+import plainlantern.sheet.SheetJson;
+
+/**
+ * The scene as the workbench shows it: one group a panel, holding what the scene paints, the form to grab, and the numbers
+ * that gestures need to move it truthfully.
+ */
+public final class BoardPainter {
+    private BoardPainter() {}
+
+    /** One panel's group. {@code href} gives the address of a picture's preview. */
+    public static String panel(Sheet sheet, Panel panel, Function<String, String> href) {
+        StringBuilder out = new StringBuilder("<g class=\"panel ").append(PanelState.of(sheet, panel).label())
+                .append("\" data-id=\"").append(panel.id()).append("\" data-panel=\"")
+                .append(attribute(SheetJson.MAPPER.writeValueAsString(numbers(sheet, panel)))).append("\">");
+        String form = PathData.of(panel.pathOnSheet());
+        out.append("<path class=\"form\" d=\"").append(form).append("\"/>");
+        for (Scene.Item item : Scene.items(sheet, panel)) out.append(SvgPainter.item(item, href));
+        return out.append("</g>").toString();
+    }
+
+    /** Everything a gesture needs: the seat, the upright bounds, and how the picture sits. */
+    private static Map<String, Object> numbers(Sheet sheet, Panel panel) {
+        Box bounds = panel.boundsOnSheet();
+        Map<String, Object> numbers = new LinkedHashMap<>();
+        numbers.put("name", panel.name());
+        numbers.put("state", PanelState.of(sheet, panel).label());
+        numbers.put("size", sheet.unit().show(panel.seat().width(), sheet.ppi()) + " \u00d7 "
+                + sheet.unit().show(panel.seat().height(), sheet.ppi()) + " " + sheet.unit().symbol());
+        numbers.put("seat", panel.seat());
+        numbers.put("bounds", new double[] {bounds.x(), bounds.y(), bounds.right(), bounds.bottom()});
+        panel.picture().ifPresent(own -> {
+            Picture picture = sheet.picture(own.picture());
+            numbers.put("picture", sitting(Sitting.of(panel, picture), own.placement(), own.held()));
+        });
+        return numbers;
+    }
+
+    private static Map<String, Object> sitting(Sitting sitting, Placement placement, boolean held) {
+        Coverage coverage = Coverage.of(sitting, placement);
+        Map<String, Object> numbers = new LinkedHashMap<>();
+        numbers.put("width", sitting.width());
+        numbers.put("height", sitting.height());
+        numbers.put("placement", placement);
+        numbers.put("held", held);
+        numbers.put("zoom", coverage.zoom());
+        numbers.put("ppi", coverage.ppi());
+        Box reach = sitting.reach(placement.turn());
+        numbers.put("reach", new double[] {reach.x(), reach.y(), reach.right(), reach.bottom()});
+        return numbers;
+    }
+
+    /** A small drawing of one panel alone, for its card: the form with what it shows. */
+    public static String card(Sheet sheet, Panel panel, Function<String, String> href) {
+        Box box = panel.boundsOnSheet();
+        StringBuilder out = new StringBuilder("<svg viewBox=\"").append(number(box.x())).append(' ').append(number(box.y()))
+                .append(' ').append(number(box.width())).append(' ').append(number(box.height())).append("\" aria-hidden=\"true\">");
+        out.append("<path class=\"form\" d=\"").append(PathData.of(panel.pathOnSheet())).append("\"/>");
+        for (Scene.Item item : Scene.items(sheet, panel)) {
+            out.append(SvgPainter.item(item, href).replace("clip-" + panel.id(), "card-" + panel.id()));
+        }
+        return out.append("</svg>").toString();
+    }
+
+    private static String number(double value) {
+        return PathData.number(value, 4);
+    }
+
+    private static String attribute(String text) {
+        return text.replace("&", "&amp;").replace("\"", "&quot;").replace("<", "&lt;");
+    }
+}

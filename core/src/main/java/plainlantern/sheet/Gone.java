@@ -1,0 +1,10 @@
+package plainlantern.sheet;
+
+import plainlantern.geometry.BadInput;
+
+/** An edit names something that is no longer on the sheet, because another window removed it. */
+public class Gone extends BadInput {
+    public Gone(String message) {
+        super(message);
+    }
+}

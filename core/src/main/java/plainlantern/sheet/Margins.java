@@ -1,0 +1,17 @@
+package plainlantern.sheet;
+
+import plainlantern.geometry.BadInput;
+
+/** The empty border that patterns keep, in mm from each edge of the sheet. */
+public record Margins(double top, double right, double bottom, double left) {
+    public Margins {
+        BadInput.unless(top >= 0, "top", "A margin cannot be negative.");
+        BadInput.unless(right >= 0, "right", "A margin cannot be negative.");
+        BadInput.unless(bottom >= 0, "bottom", "A margin cannot be negative.");
+        BadInput.unless(left >= 0, "left", "A margin cannot be negative.");
+    }
+
+    public static Margins all(double mm) {
+        return new Margins(mm, mm, mm, mm);
+    }
+}

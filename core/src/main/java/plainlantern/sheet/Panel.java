@@ -1,0 +1,53 @@
+package plainlantern.sheet;
+
+import com.fasterxml.jackson.annotation.JsonIgnore;
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.List;
+import java.util.Optional;
+import plainlantern.geometry.Box;
+import plainlantern.geometry.Path;
+import plainlantern.outline.Outline;
+
+/** A shaped placeholder: its form, where it is, and what it shows from back to front. */
+@JsonTypeName("panel")
+public record Panel(String id, String name, Outline outline, Seat seat, List<Content> content) implements Element {
+    public Panel {
+        content = List.copyOf(content);
+    }
+
+    /** The form in the panel's own frame, origin at its centre. */
+    public Path ownPath() {
+        return outline.path(seat.width(), seat.height());
+    }
+
+    public Path pathOnSheet() {
+        return ownPath().mapped(seat.toSheet());
+    }
+
+    /** The upright box around the form on the sheet. */
+    public Box boundsOnSheet() {
+        return pathOnSheet().bounds();
+    }
+
+    /** The picture that the panel shows, if it shows one of its own. */
+    @JsonIgnore
+    public Optional<Content.OwnPicture> picture() {
+        return content.stream().filter(Content.OwnPicture.class::isInstance).map(Content.OwnPicture.class::cast).findFirst();
+    }
+
+    public Panel named(String newName) {
+        return new Panel(id, newName, outline, seat, content);
+    }
+
+    public Panel withOutline(Outline newOutline) {
+        return new Panel(id, name, newOutline, seat, content);
+    }
+
+    public Panel withSeat(Seat newSeat) {
+        return new Panel(id, name, outline, newSeat, content);
+    }
+
+    public Panel withContent(List<Content> newContent) {
+        return new Panel(id, name, outline, seat, newContent);
+    }
+}

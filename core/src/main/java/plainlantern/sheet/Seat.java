@@ -1,0 +1,46 @@
+package plainlantern.sheet;
+
+import com.fasterxml.jackson.annotation.JsonIgnore;
+import plainlantern.geometry.Affine;
+import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Point;
+
+/**
+ * Where a panel is: its centre on the sheet, its width and height (mm, above zero), its turn (degrees, clockwise) and
+ * whether it is mirrored left to right before it is turned.
+ */
+public record Seat(Point centre, double width, double height, double turn, boolean mirrored) {
+    /** Thinner than this nothing can be grabbed or printed. */
+    public static final double THINNEST = 0.1;
+    /** Larger than this no sheet is; far enough to never hinder. */
+    public static final double LARGEST = 10_000;
+
+    public Seat {
+        BadInput.unless(width >= THINNEST && width <= LARGEST, "width", "A panel is between 0.1 mm and 10 m wide.");
+        BadInput.unless(height >= THINNEST && height <= LARGEST, "height", "A panel is between 0.1 mm and 10 m high.");
+        BadInput.unless(Math.abs(centre.x()) <= LARGEST && Math.abs(centre.y()) <= LARGEST, "left",
+                "That is more than 10 m away from the sheet.");
+    }
+
+    public static Seat upright(Point centre, double width, double height) {
+        return new Seat(centre, width, height, 0, false);
+    }
+
+    /** The map from the panel's own frame (origin at its centre) to the sheet. */
+    @JsonIgnore
+    public Affine toSheet() {
+        return Affine.move(centre).after(Affine.turn(turn)).after(Affine.scale(mirrored ? -1 : 1, 1));
+    }
+
+    public Seat at(Point newCentre) {
+        return new Seat(newCentre, width, height, turn, mirrored);
+    }
+
+    public Seat sized(double newWidth, double newHeight) {
+        return new Seat(centre, newWidth, newHeight, turn, mirrored);
+    }
+
+    public Seat turned(double newTurn) {
+        return new Seat(centre, width, height, newTurn, mirrored);
+    }
+}

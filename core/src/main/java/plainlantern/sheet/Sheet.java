@@ -1,0 +1,128 @@
+package plainlantern.sheet;
+
+import com.fasterxml.jackson.annotation.JsonIgnore;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Box;
+import plainlantern.geometry.Unit;
+
+/**
+ * One sheet, whole and immutable.
+ *
+ * @param unit     what people read and type; inside all lengths are mm
+ * @param width    mm
+ * @param height   mm
+ * @param ppi      pixels an inch that the result is meant for
+ * @param bleed    mm beyond the trim on each side
+ * @param shelf    the pictures of the sheet, in the order they came
+ * @param elements from back to front
+ * @param lastId   the highest number given to an element so far; ids are never used twice
+ */
+public record Sheet(String name, Unit unit, double width, double height, double ppi, double bleed, Margins margins,
+                    Paper paper, List<Picture> shelf, List<Element> elements, int lastId) {
+    public static final int MOST_ELEMENTS = 2000;
+    private static final double SMALLEST_SIDE = 1;
+    private static final double LARGEST_SIDE = 5000;
+
+    public Sheet {
+        shelf = List.copyOf(shelf);
+        elements = List.copyOf(elements);
+        name = name.strip();
+        BadInput.unless(!name.isEmpty(), "name", "A sheet needs a name.");
+        BadInput.unless(name.length() <= 120, "name", "A name has at most 120 characters.");
+        BadInput.unless(width >= SMALLEST_SIDE && width <= LARGEST_SIDE, "width", "A sheet is between 1 mm and 5 m wide.");
+        BadInput.unless(height >= SMALLEST_SIDE && height <= LARGEST_SIDE, "height", "A sheet is between 1 mm and 5 m high.");
+        BadInput.unless(ppi >= 1 && ppi <= 2400, "ppi", "Pixels per inch go from 1 to 2400.");
+        BadInput.unless(bleed >= 0 && bleed <= 50, "bleed", "Bleed goes from 0 to 50 mm.");
+        BadInput.unless(elements.size() <= MOST_ELEMENTS, "panels", "A sheet holds at most " + MOST_ELEMENTS + " panels.");
+        Set<String> ids = new HashSet<>();
+        for (Element element : elements) {
+            BadInput.unless(ids.add(element.id()), "panels", "Two elements have the id " + element.id() + ".");
+        }
+    }
+
+    /** An empty white sheet with 3 mm bleed (common practice) and margins of a twentieth of the shorter side. */
+    public static Sheet empty(String name, Unit unit, double width, double height, double ppi) {
+        double bleed = unit == Unit.PX ? 0 : 3;
+        return new Sheet(name, unit, width, height, ppi, bleed, Margins.all(Math.rint(Math.min(width, height) / 20)),
+                new Paper.Plain(Colour.WHITE), List.of(), List.of(), 0);
+    }
+
+    @JsonIgnore
+    public List<Panel> panels() {
+        return elements.stream().filter(Panel.class::isInstance).map(Panel.class::cast).toList();
+    }
+
+    /** The panel with that id; throws {@link Gone} where there is none. */
+    public Panel panel(String id) {
+        return panels().stream().filter(p -> p.id().equals(id)).findFirst()
+                .orElseThrow(() -> new Gone("That panel is no longer on the sheet."));
+    }
+
+    public List<Panel> panels(Collection<String> ids) {
+        List<Panel> found = panels().stream().filter(p -> ids.contains(p.id())).toList();
+        if (found.size() < new HashSet<>(ids).size()) throw new Gone("One of those panels is no longer on the sheet.");
+        BadInput.unless(!found.isEmpty(), "panels", "Select a panel first.");
+        return found;
+    }
+
+    /** The picture with that id; throws {@link Gone} where the shelf has none. */
+    public Picture picture(String id) {
+        return shelf.stream().filter(p -> p.id().equals(id)).findFirst()
+                .orElseThrow(() -> new Gone("That picture is no longer on the shelf."));
+    }
+
+    /** The panels that show the picture, from back to front. */
+    public List<Panel> users(String picture) {
+        return panels().stream()
+                .filter(p -> p.picture().map(c -> c.picture().equals(picture)).orElse(false)).toList();
+    }
+
+    /** The sheet without its margins, where patterns go; empty when the margins leave nothing. */
+    public Optional<Box> area() {
+        double across = width - margins.left() - margins.right();
+        double down = height - margins.top() - margins.bottom();
+        return across > 0 && down > 0 ? Optional.of(new Box(margins.left(), margins.top(), across, down)) : Optional.empty();
+    }
+
+    /** The same sheet with each of those panels replaced by what {@code change} makes of it. */
+    public Sheet changing(Collection<String> ids, UnaryOperator<Panel> change) {
+        Set<String> wanted = new HashSet<>();
+        for (Panel panel : panels(ids)) wanted.add(panel.id());
+        List<Element> next = new ArrayList<>();
+        for (Element element : elements) {
+            next.add(element instanceof Panel panel && wanted.contains(panel.id()) ? change.apply(panel) : element);
+        }
+        return with(next);
+    }
+
+    public Sheet with(List<Element> newElements) {
+        return with(newElements, lastId);
+    }
+
+    public Sheet with(List<Element> newElements, int newLastId) {
+        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, newElements, newLastId);
+    }
+
+    public Sheet withShelf(List<Picture> newShelf) {
+        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, newShelf, elements, lastId);
+    }
+
+    public Sheet withMargins(Margins newMargins) {
+        return new Sheet(name, unit, width, height, ppi, bleed, newMargins, paper, shelf, elements, lastId);
+    }
+
+    public Sheet withPaper(Paper newPaper) {
+        return new Sheet(name, unit, width, height, ppi, bleed, margins, newPaper, shelf, elements, lastId);
+    }
+
+    public Sheet named(String newName) {
+        return new Sheet(newName, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId);
+    }
+}

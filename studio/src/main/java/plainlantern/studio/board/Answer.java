@@ -1,0 +1,19 @@
+package plainlantern.studio.board;
+
+import java.util.List;
+
+/**
+ * What the page needs after a change.
+ *
+ * @param version  the sheet's version now
+ * @param undo     what undo would take back, empty where nothing
+ * @param changed  panels that are new or different, each as its group on the board and its card
+ * @param order    all panels from back to front; whatever is not named is gone
+ * @param selected what is selected now
+ * @param paper    the paper's colour, empty where there is none
+ * @param bench    the bench's HTML
+ */
+record Answer(long version, String name, String size, String kept, String undo, String redo, List<Part> changed, List<String> order,
+              List<String> selected, String paper, String count, String states, String bench) {
+    record Part(String id, String board, String card) {}
+}

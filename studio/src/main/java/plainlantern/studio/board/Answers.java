@@ -1,0 +1,79 @@
+package plainlantern.studio.board;
+
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import org.springframework.stereotype.Component;
+import org.thymeleaf.ITemplateEngine;
+import org.thymeleaf.context.Context;
+import plainlantern.rendering.BoardPainter;
+import plainlantern.sheet.Element;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Paper;
+import plainlantern.sheet.Sheet;
+import plainlantern.sheet.SheetSize;
+import plainlantern.studio.sheets.Change;
+import plainlantern.studio.sheets.Opened;
+
+/** Draws the fragments that a change of a sheet calls for. */
+@Component
+class Answers {
+    /** Where the board finds a picture at first; the page asks for more pixels where it shows it larger. */
+    static final Function<String, String> BOARD = sha -> "/pictures/" + sha + "/medium";
+    static final Function<String, String> CARD = sha -> "/pictures/" + sha + "/small";
+    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
+
+    private final ITemplateEngine templates;
+
+    Answers(ITemplateEngine templates) {
+        this.templates = templates;
+    }
+
+    /** @param whole whether everything is drawn, because the page showed another version than the edit met */
+    Answer to(Change change, boolean whole, Stage stage, Collection<String> selected) {
+        Sheet now = change.after().sheet();
+        Map<String, Panel> before = new HashMap<>();
+        if (!whole) for (Panel panel : change.before().panels()) before.put(panel.id(), panel);
+        List<Panel> changed = now.panels().stream().filter(p -> !p.equals(before.get(p.id()))).toList();
+        return answer(change.after(), changed, stage, selected);
+    }
+
+    Answer whole(Opened opened, Stage stage, Collection<String> selected) {
+        return answer(opened, opened.sheet().panels(), stage, selected);
+    }
+
+    private Answer answer(Opened opened, List<Panel> changed, Stage stage, Collection<String> selected) {
+        Sheet sheet = opened.sheet();
+        List<String> order = sheet.elements().stream().map(Element::id).toList();
+        Set<String> there = new HashSet<>(order);
+        List<String> kept = selected.stream().filter(there::contains).toList();
+        LineUpView lineUp = LineUpView.of(sheet, changed, CARD);
+        List<Answer.Part> parts = new ArrayList<>();
+        for (int i = 0; i < changed.size(); i++) {
+            parts.add(new Answer.Part(changed.get(i).id(), BoardPainter.panel(sheet, changed.get(i), BOARD), card(lineUp.cards().get(i))));
+        }
+        return new Answer(opened.version(), sheet.name(), SheetSize.describe(sheet), kept(opened), opened.undo().orElse(""),
+                opened.redo().orElse(""), parts, order, kept, sheet.paper() instanceof Paper.Plain plain ? plain.colour().hex() : "",
+                lineUp.count(), lineUp.states(), bench(BenchView.of(opened.id(), sheet, stage, kept)));
+    }
+
+    static String kept(Opened opened) {
+        return CLOCK.format(opened.changedAt().atZoneSameInstant(ZoneId.systemDefault()));
+    }
+
+    String bench(BenchView view) {
+        return templates.process("board/bench", Set.of("bench"), new Context(Locale.ROOT, Map.of("view", view, "stages", Stage.values())));
+    }
+
+    private String card(LineUpView.Card card) {
+        return templates.process("board/card", Set.of("card"), new Context(Locale.ROOT, Map.of("card", card)));
+    }
+}

@@ -1,0 +1,158 @@
+package plainlantern.studio.board;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import plainlantern.editing.AddPanel;
+import plainlantern.editing.ArrangeGrid;
+import plainlantern.editing.Duplicate;
+import plainlantern.editing.Edit;
+import plainlantern.editing.EditReader;
+import plainlantern.editing.ShelvePictures;
+import plainlantern.geometry.BadInput;
+import plainlantern.outline.PathData;
+import plainlantern.outline.Rectangle;
+import plainlantern.rendering.BoardPainter;
+import plainlantern.sheet.Element;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Sheet;
+import plainlantern.sheet.SheetSize;
+import plainlantern.studio.account.Member;
+import plainlantern.studio.shelf.Pictures;
+import plainlantern.studio.sheets.Change;
+import plainlantern.studio.sheets.Opened;
+import plainlantern.studio.sheets.Sheets;
+import tools.jackson.databind.JsonNode;
+
+/** The workbench of one sheet: the page, and every change made on it. */
+@Controller
+@RequestMapping("/sheets/{id}")
+public class BoardController {
+    private final Sheets sheets;
+    private final Pictures pictures;
+    private final Answers answers;
+
+    BoardController(Sheets sheets, Pictures pictures, Answers answers) {
+        this.sheets = sheets;
+        this.pictures = pictures;
+        this.answers = answers;
+    }
+
+    /** An edit on its way in, with what the page shows; {@code edit} is read when the sheet it meets is known. */
+    record Request(JsonNode edit, String stage, List<String> selected, long version) {}
+
+    /** Pictures to put on the shelf: names by id. */
+    record Shelving(LinkedHashMap<String, String> pictures, String stage, List<String> selected, long version) {}
+
+    @GetMapping
+    String page(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam(defaultValue = "") String stage, Model model) {
+        Opened opened = sheets.open(id, member.id());
+        Sheet sheet = opened.sheet();
+        model.addAttribute("opened", opened);
+        model.addAttribute("sheet", sheet);
+        model.addAttribute("member", member);
+        model.addAttribute("size", SheetSize.describe(sheet));
+        model.addAttribute("kept", Answers.kept(opened));
+        model.addAttribute("panels", sheet.panels().stream().map(p -> BoardPainter.panel(sheet, p, Answers.BOARD)).toList());
+        model.addAttribute("lineup", LineUpView.of(sheet, sheet.panels(), Answers.CARD));
+        model.addAttribute("stages", Stage.values());
+        model.addAttribute("view", BenchView.of(id, sheet, Stage.of(stage), List.of()));
+        return "board/workbench";
+    }
+
+    @GetMapping("/bench")
+    @ResponseBody
+    String bench(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam String stage,
+                 @RequestParam(defaultValue = "") List<String> selected) {
+        return answers.bench(BenchView.of(id, sheets.open(id, member.id()).sheet(), Stage.of(stage), selected));
+    }
+
+    /** Everything anew where the sheet is no longer at {@code version}, else 204. */
+    @GetMapping("/changes")
+    @ResponseBody
+    ResponseEntity<Answer> changes(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam long version,
+                                   @RequestParam String stage, @RequestParam(defaultValue = "") List<String> selected) {
+        if (sheets.version(id, member.id()) == version) return ResponseEntity.noContent().build();
+        return ResponseEntity.ok(answers.whole(sheets.open(id, member.id()), Stage.of(stage), selected));
+    }
+
+    @PostMapping("/edits")
+    @ResponseBody
+    Answer edit(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Request request) {
+        Edit[] read = new Edit[1];
+        Change change = sheets.apply(id, member.id(), sheet -> read[0] = read(request, sheet));
+        boolean selectsNew = read[0] instanceof Duplicate || read[0] instanceof AddPanel;
+        Collection<String> selected = selectsNew ? added(change) : request.selected();
+        return answers.to(change, change.versionBefore() != request.version(), Stage.of(request.stage()), selected);
+    }
+
+    /** What an edit would give, without making it: live while a gesture or a typed number goes on. */
+    @PostMapping("/preview")
+    @ResponseBody
+    Map<String, Object> preview(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Request request) {
+        Sheet before = sheets.open(id, member.id()).sheet();
+        Edit edit = read(request, before);
+        if (edit instanceof ArrangeGrid grid) {
+            return Map.of("cells", grid.seats(before).stream().map(seat ->
+                    PathData.of(Rectangle.SHARP.path(seat.width(), seat.height()).mapped(seat.toSheet()))).toList());
+        }
+        Sheet after = edit.apply(before);
+        Set<Panel> was = new HashSet<>(before.panels());
+        List<Answer.Part> parts = after.panels().stream().filter(p -> !was.contains(p))
+                .map(p -> new Answer.Part(p.id(), BoardPainter.panel(after, p, Answers.BOARD), "")).toList();
+        return Map.of("changed", parts);
+    }
+
+    @PostMapping("/shelf")
+    @ResponseBody
+    Answer shelve(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Shelving request) {
+        ShelvePictures edit = new ShelvePictures(pictures.owned(member.id(), request.pictures()));
+        Change change = sheets.apply(id, member.id(), sheet -> edit);
+        return answers.to(change, change.versionBefore() != request.version(), Stage.of(request.stage()), request.selected());
+    }
+
+    @PostMapping("/undo")
+    @ResponseBody
+    Answer undo(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Request request) {
+        return stepped(request, sheets.undo(id, member.id()));
+    }
+
+    @PostMapping("/redo")
+    @ResponseBody
+    Answer redo(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Request request) {
+        return stepped(request, sheets.redo(id, member.id()));
+    }
+
+    private Answer stepped(Request request, Change change) {
+        return answers.to(change, change.versionBefore() != request.version(), Stage.of(request.stage()), request.selected());
+    }
+
+    /** Pictures come onto a shelf through {@link #shelve} alone, which knows whose they are. */
+    private static Edit read(Request request, Sheet sheet) {
+        Edit edit = EditReader.read(String.valueOf(request.edit()), sheet);
+        BadInput.unless(!(edit instanceof ShelvePictures), "edit", "Pictures are brought in through the shelf.");
+        return edit;
+    }
+
+    private static List<String> added(Change change) {
+        List<String> ids = new ArrayList<>(change.after().sheet().elements().stream().map(Element::id).toList());
+        ids.removeAll(new HashSet<>(change.before().elements().stream().map(Element::id).toList()));
+        return ids;
+    }
+}

@@ -1,0 +1,35 @@
+package plainlantern.studio.board;
+
+import java.util.List;
+import java.util.function.Function;
+import plainlantern.fitting.PanelState;
+import plainlantern.rendering.BoardPainter;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Sheet;
+
+/** The cards of the line-up, from back to front, and what is said about all of them. */
+public record LineUpView(String count, String states, List<Card> cards) {
+    /** One panel's card; {@code drawing} is SVG made of numbers and ids only. */
+    public record Card(String id, String name, String state, String drawing) {}
+
+    static LineUpView of(Sheet sheet, List<Panel> shown, Function<String, String> href) {
+        List<Panel> panels = sheet.panels();
+        String count = panels.size() == 1 ? "1 panel" : panels.size() + " panels";
+        return new LineUpView(count, states(sheet, panels), shown.stream().map(p -> new Card(p.id(), p.name(),
+                PanelState.of(sheet, p).label(), BoardPainter.card(sheet, p, href))).toList());
+    }
+
+    /** "all covered", or the worst first: "2 empty, 1 bare". */
+    private static String states(Sheet sheet, List<Panel> panels) {
+        if (panels.isEmpty()) return "";
+        List<PanelState> states = panels.stream().map(p -> PanelState.of(sheet, p)).toList();
+        StringBuilder out = new StringBuilder();
+        for (PanelState state : PanelState.values()) {
+            long count = states.stream().filter(s -> s == state).count();
+            if (count == panels.size()) return "all " + state.label();
+            if (count == 0 || state == PanelState.COVERED) continue;
+            out.append(out.isEmpty() ? "" : ", ").append(count).append(' ').append(state.label());
+        }
+        return out.toString();
+    }
+}

@@ -1,0 +1,43 @@
+package plainlantern.studio.board;
+
+import java.util.Locale;
+
+/** The stages of the work, in the order of the trail. */
+public enum Stage {
+    ARRANGE("Arrange", "Panels move, and what they show moves along."),
+    FILL("Fill", "Drag a picture onto a panel, or select panels and click a picture."),
+    SETTLE("Settle", "Panels stay put. Drag to move the picture inside the lit panel."),
+    DELIVER("Deliver", "Hand the sheet over as a picture, or save it whole as a bundle.");
+
+    private final String label;
+    private final String hint;
+
+    Stage(String label, String hint) {
+        this.label = label;
+        this.hint = hint;
+    }
+
+    public String label() {
+        return label;
+    }
+
+    /** One sentence on what a drag does here. */
+    public String hint() {
+        return hint;
+    }
+
+    public String key() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    /** The digit that opens it. */
+    public int digit() {
+        return ordinal() + 1;
+    }
+
+    /** The stage with that key, Arrange where there is none. */
+    public static Stage of(String key) {
+        for (Stage stage : values()) if (stage.key().equals(key)) return stage;
+        return ARRANGE;
+    }
+}

@@ -1,0 +1,65 @@
+package plainlantern.studio.demo;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Component;
+import plainlantern.sheet.Picture;
+import plainlantern.studio.account.AccountStore;
+import plainlantern.studio.account.Member;
+import plainlantern.studio.shelf.Pictures;
+import plainlantern.studio.sheets.SheetStore;
+import plainlantern.studio.sheets.Sheets;
+
+/** Makes the demo account with its pictures and sheets, once. */
+@Component
+@ConditionalOnProperty(name = "lantern.demo", havingValue = "true")
+class DemoSetup implements ApplicationRunner {
+    static final String ACCOUNT = "Kelder Bay Tide Mill";
+    private static final Logger LOG = LoggerFactory.getLogger(DemoSetup.class);
+
+    private final AccountStore accounts;
+    private final PasswordEncoder passwords;
+    private final Pictures pictures;
+    private final Sheets sheets;
+    private final SheetStore rows;
+
+    DemoSetup(AccountStore accounts, PasswordEncoder passwords, Pictures pictures, Sheets sheets, SheetStore rows) {
+        this.accounts = accounts;
+        this.passwords = passwords;
+        this.pictures = pictures;
+        this.sheets = sheets;
+        this.rows = rows;
+    }
+
+    @Override
+    public void run(ApplicationArguments args) {
+        // Nobody knows this password: the demo is entered by its button.
+        Member member = accounts.find(ACCOUNT)
+                .orElseGet(() -> accounts.add(ACCOUNT, passwords.encode(UUID.randomUUID().toString())));
+        if (rows.list(member.id()).isEmpty()) make(member);
+        LOG.info("Demo is ready.");
+    }
+
+    private void make(Member member) {
+        LOG.info("Painting {} demo pictures; this happens once.", DemoPictures.ALL.size());
+        Map<String, Picture> shelf = new LinkedHashMap<>();
+        for (DemoPictures.Painted painted : DemoPictures.ALL) {
+            Picture picture = pictures.add(member.id(), painted.file(), painted.bytes().get());
+            shelf.put(picture.name(), picture);
+        }
+        for (DemoSheets.Plan plan : DemoSheets.ALL) make(member, plan, shelf);
+    }
+
+    /** Makes a sheet as a person would, edit by edit, so that its history can be undone. */
+    private void make(Member member, DemoSheets.Plan plan, Map<String, Picture> shelf) {
+        UUID id = sheets.add(member.id(), plan.empty(), "New sheet");
+        for (DemoSheets.Step step : plan.steps()) sheets.apply(id, member.id(), sheet -> step.edit(sheet, shelf));
+    }
+}

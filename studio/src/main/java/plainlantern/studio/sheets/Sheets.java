@@ -1,0 +1,99 @@
+package plainlantern.studio.sheets;
+
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import plainlantern.editing.Edit;
+import plainlantern.geometry.BadInput;
+import plainlantern.sheet.Sheet;
+import plainlantern.studio.web.NotFound;
+
+/** The one way to make, read and change sheets. Every call names the account that asks. */
+@Service
+@Transactional
+public class Sheets {
+    /** So many steps can be undone. */
+    public static final int KEPT = 500;
+
+    private final SheetStore sheets;
+    private final RevisionStore revisions;
+
+    Sheets(SheetStore sheets, RevisionStore revisions) {
+        this.sheets = sheets;
+        this.revisions = revisions;
+    }
+
+    /** Stores a new sheet and returns its id. */
+    public UUID add(UUID account, Sheet sheet, String title) {
+        UUID id = UUID.randomUUID();
+        sheets.add(id, account, sheet.name());
+        revisions.put(id, 0, title, sheet, KEPT);
+        return id;
+    }
+
+    @Transactional(readOnly = true)
+    public Opened open(UUID id, UUID account) {
+        SheetRow row = sheets.find(id, account).orElseThrow(NotFound::new);
+        return opened(row, revisions.document(id, row.head()));
+    }
+
+    /** The sheet's version alone, for a window that asks whether another one changed it. */
+    @Transactional(readOnly = true)
+    public long version(UUID id, UUID account) {
+        return sheets.find(id, account).orElseThrow(NotFound::new).version();
+    }
+
+    /**
+     * Applies an edit to the sheet as it stands now, whoever changed it last.
+     *
+     * @param reading makes the edit, given the sheet that it will be applied to
+     */
+    public Change apply(UUID id, UUID account, Function<Sheet, Edit> reading) {
+        SheetRow row = sheets.lock(id, account).orElseThrow(NotFound::new);
+        Sheet before = revisions.document(id, row.head());
+        Edit edit = reading.apply(before);
+        Sheet after = edit.apply(before);
+        if (after.equals(before)) return new Change(before, row.version(), opened(row, before));
+        int head = row.head() + 1;
+        revisions.put(id, head, edit.title(before), after, KEPT);
+        return pointed(row, before, head, after);
+    }
+
+    public Change undo(UUID id, UUID account) {
+        return step(id, account, -1, "There is nothing to undo.");
+    }
+
+    public Change redo(UUID id, UUID account) {
+        return step(id, account, 1, "There is nothing to redo.");
+    }
+
+    private Change step(UUID id, UUID account, int by, String nothing) {
+        SheetRow row = sheets.lock(id, account).orElseThrow(NotFound::new);
+        int head = row.head() + by;
+        if (revisions.title(id, head).isEmpty()) throw new BadInput(nothing);
+        return pointed(row, revisions.document(id, row.head()), head, revisions.document(id, head));
+    }
+
+    private Change pointed(SheetRow row, Sheet before, int head, Sheet after) {
+        sheets.point(row.id(), head, after.name());
+        SheetRow now = sheets.find(row.id(), row.accountId()).orElseThrow(NotFound::new);
+        return new Change(before, row.version(), opened(now, after));
+    }
+
+    private Opened opened(SheetRow row, Sheet document) {
+        boolean back = row.head() > 0 && revisions.title(row.id(), row.head() - 1).isPresent();
+        Optional<String> undo = back ? revisions.title(row.id(), row.head()) : Optional.empty();
+        return new Opened(row.id(), row.version(), document, undo, revisions.title(row.id(), row.head() + 1), row.changedAt());
+    }
+
+    /** Puts a sheet away; {@link #bringBack} undoes it. */
+    public void putAway(UUID id, UUID account) {
+        if (!sheets.putAway(id, account, true)) throw new NotFound();
+    }
+
+    public void bringBack(UUID id, UUID account) {
+        if (!sheets.putAway(id, account, false)) throw new NotFound();
+    }
+}

@@ -1,0 +1,66 @@
+package plainlantern.studio.shelf;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** The tables {@code picture}, {@code picture_data} and {@code picture_owner}. */
+@Repository
+public class PictureStore {
+    /** The kind of the file as it was imported; the other kinds are preview levels in lower case. */
+    public static final String ORIGINAL = "original";
+
+    private final JdbcClient db;
+
+    PictureStore(JdbcClient db) {
+        this.db = db;
+    }
+
+    /** Bytes with their media type. */
+    public record Data(String mediaType, byte[] data) {}
+
+    public Optional<PictureRow> find(String sha) {
+        return db.sql("select sha, format, width, height from picture where sha = :sha")
+                .param("sha", sha).query(PictureRow.class).optional();
+    }
+
+    /** Those of the pictures that belong to the account. */
+    public List<PictureRow> owned(UUID account, Collection<String> shas) {
+        if (shas.isEmpty()) return List.of();
+        return db.sql("""
+                select p.sha, p.format, p.width, p.height from picture p join picture_owner o on o.sha = p.sha
+                where o.account_id = :account and p.sha in (:shas)
+                """).param("account", account).param("shas", shas).query(PictureRow.class).list();
+    }
+
+    /** One kind of a picture's bytes, if the picture belongs to the account. */
+    public Optional<Data> data(UUID account, String sha, String kind) {
+        return db.sql("""
+                select d.media_type, d.data from picture_data d join picture_owner o on o.sha = d.sha
+                where o.account_id = :account and d.sha = :sha and d.kind = :kind
+                """).param("account", account).param("sha", sha).param("kind", kind).query(Data.class).optional();
+    }
+
+    /** Stores a picture unless it is there already. */
+    public void add(PictureRow picture, Map<String, Data> kinds) {
+        int added = db.sql("""
+                insert into picture (sha, format, width, height) values (:sha, :format, :width, :height)
+                on conflict do nothing
+                """).param("sha", picture.sha()).param("format", picture.format())
+                .param("width", picture.width()).param("height", picture.height()).update();
+        if (added == 0) return;
+        kinds.forEach((kind, data) -> db.sql("""
+                insert into picture_data (sha, kind, media_type, data) values (:sha, :kind, :type, :data)
+                """).param("sha", picture.sha()).param("kind", kind).param("type", data.mediaType())
+                .param("data", data.data()).update());
+    }
+
+    public void own(UUID account, String sha) {
+        db.sql("insert into picture_owner (account_id, sha) values (:account, :sha) on conflict do nothing")
+                .param("account", account).param("sha", sha).update();
+    }
+}

@@ -1,0 +1,122 @@
+package plainlantern.studio.shelf;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.Semaphore;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+import plainlantern.picture.DecodedPictures;
+import plainlantern.picture.PictureFile;
+import plainlantern.picture.PictureFormat;
+import plainlantern.picture.PictureReader;
+import plainlantern.picture.PictureSource;
+import plainlantern.picture.Previews;
+import plainlantern.picture.Previews.Level;
+import plainlantern.picture.Sha256;
+import plainlantern.sheet.Gone;
+import plainlantern.sheet.Picture;
+import plainlantern.studio.web.NotFound;
+
+/** Import of pictures, and reading them back for those who own them. */
+@Service
+public class Pictures {
+    /** Megapixels that may be open at once in this process; a single larger picture takes all. */
+    private static final int OPEN_MEGAPIXELS = 260;
+
+    private final PictureStore store;
+    private final TransactionTemplate transaction;
+    private final Semaphore room = new Semaphore(OPEN_MEGAPIXELS, true);
+
+    Pictures(PictureStore store, TransactionTemplate transaction) {
+        this.store = store;
+        this.transaction = transaction;
+    }
+
+    /**
+     * Imports one file for an account: checks, decodes, makes previews, stores. A file that is there already is only
+     * given to the account. Throws {@link plainlantern.geometry.BadInput} and leaves no trace where it cannot be read.
+     */
+    public Picture add(UUID account, String fileName, byte[] bytes) {
+        PictureFile file = PictureReader.inspect(fileName, bytes);
+        String sha = Sha256.of(bytes);
+        PictureRow row = new PictureRow(sha, file.format().name(), file.width(), file.height());
+        Map<String, PictureStore.Data> kinds = new LinkedHashMap<>();
+        if (store.find(sha).isEmpty()) kinds.putAll(kinds(fileName, bytes, file));
+        transaction.executeWithoutResult(status -> {
+            store.add(row, kinds);
+            store.own(account, sha);
+        });
+        return new Picture(sha, nameOf(fileName), file.width(), file.height());
+    }
+
+    private Map<String, PictureStore.Data> kinds(String fileName, byte[] bytes, PictureFile file) {
+        int megapixels = (int) Math.min(OPEN_MEGAPIXELS, 1 + (long) file.width() * file.height() / 1_000_000);
+        Map<Level, byte[]> previews = using(megapixels, () -> Previews.of(PictureReader.decode(fileName, bytes, file)));
+        Map<String, PictureStore.Data> kinds = new LinkedHashMap<>();
+        kinds.put(PictureStore.ORIGINAL, new PictureStore.Data(file.format().mediaType(), bytes));
+        previews.forEach((level, data) -> kinds.put(kind(level),
+                new PictureStore.Data(PictureFormat.of(data).orElseThrow().mediaType(), data)));
+        return kinds;
+    }
+
+    private <T> T using(int megapixels, Supplier<T> work) {
+        room.acquireUninterruptibly(megapixels);
+        try {
+            return work.get();
+        } finally {
+            room.release(megapixels);
+        }
+    }
+
+    private static String kind(Level level) {
+        return level.name().toLowerCase(Locale.ROOT);
+    }
+
+    /** "dawn-ridge" for "dawn-ridge.jpg"; at most 80 characters. */
+    private static String nameOf(String fileName) {
+        String bare = fileName.replaceAll(".*[/\\\\]", "").replaceFirst("\\.[A-Za-z0-9]{1,5}$", "").strip();
+        if (bare.isEmpty()) bare = "Picture";
+        return bare.length() > 80 ? bare.substring(0, 80) : bare;
+    }
+
+    /** The account's own pictures with those ids, under those names; throws {@link Gone} where one is not its own. */
+    public List<Picture> owned(UUID account, Map<String, String> namesById) {
+        Map<String, PictureRow> rows = store.owned(account, namesById.keySet()).stream()
+                .collect(Collectors.toMap(PictureRow::sha, Function.identity()));
+        return namesById.entrySet().stream().map(entry -> {
+            PictureRow row = rows.get(entry.getKey());
+            if (row == null) throw new Gone("That picture is not there.");
+            return new Picture(row.sha(), nameOf(entry.getValue()), row.width(), row.height());
+        }).toList();
+    }
+
+    public PictureStore.Data preview(UUID account, String sha, Level level) {
+        return store.data(account, sha, kind(level)).orElseThrow(NotFound::new);
+    }
+
+    public byte[] original(UUID account, String sha) {
+        return store.data(account, sha, PictureStore.ORIGINAL).orElseThrow(NotFound::new).data();
+    }
+
+    /** For deliveries: full-size pixels from the originals. */
+    public PictureSource originals(UUID account) {
+        return new DecodedPictures(sha -> original(account, sha));
+    }
+
+    /** For small drawings: pixels from the smallest preview that has enough of them. */
+    public PictureSource previews(UUID account) {
+        return (sha, share) -> {
+            PictureRow row = store.find(sha).orElseThrow(NotFound::new);
+            double needed = Math.max(row.width(), row.height()) * share;
+            Level level = needed <= Level.SMALL.side() ? Level.SMALL : needed <= Level.MEDIUM.side() ? Level.MEDIUM : Level.LARGE;
+            byte[] data = preview(account, sha, level).data();
+            return PictureReader.decode(sha, data, PictureReader.inspect(sha, data));
+        };
+    }
+}

@@ -1,0 +1,49 @@
+package plainlantern.studio.shelf;
+
+import java.io.IOException;
+import java.time.Duration;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+import plainlantern.geometry.BadInput;
+import plainlantern.picture.PictureReader;
+import plainlantern.picture.Previews.Level;
+import plainlantern.sheet.Picture;
+import plainlantern.studio.account.Member;
+import plainlantern.studio.web.NotFound;
+
+/** Brings pictures in, one file a request, and shows their previews. */
+@RestController
+public class ShelfController {
+    private final Pictures pictures;
+
+    ShelfController(Pictures pictures) {
+        this.pictures = pictures;
+    }
+
+    @PostMapping("/pictures")
+    Picture add(@AuthenticationPrincipal Member member, @RequestParam MultipartFile file) throws IOException {
+        String name = Optional.ofNullable(file.getOriginalFilename()).orElse("picture");
+        BadInput.unless(file.getSize() <= PictureReader.MOST_BYTES, "pictures", String.format(Locale.ROOT,
+                "%s has %.1f MB; at most 80 MB can be imported.", name, file.getSize() / 1048576.0));
+        return pictures.add(member.id(), name, file.getBytes());
+    }
+
+    @GetMapping("/pictures/{sha}/{level}")
+    ResponseEntity<byte[]> preview(@AuthenticationPrincipal Member member, @PathVariable String sha, @PathVariable String level) {
+        Level wanted = Stream.of(Level.values()).filter(l -> l.name().equalsIgnoreCase(level)).findFirst().orElseThrow(NotFound::new);
+        PictureStore.Data data = pictures.preview(member.id(), sha, wanted);
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType(data.mediaType()))
+                .cacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable()).body(data.data());
+    }
+}

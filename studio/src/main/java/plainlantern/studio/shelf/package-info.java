@@ -1,0 +1,2 @@
+/** Pictures: their rows, their import, their previews. */
+package plainlantern.studio.shelf;

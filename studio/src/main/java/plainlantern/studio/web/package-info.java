@@ -1,0 +1,2 @@
+/** What all pages share: errors and their words. */
+package plainlantern.studio.web;

@@ -1,0 +1,69 @@
+// The keyboard: everything a pointer can do, and the digits that open the stages.
+import { sheet, select, ids, panel } from "./sheet.js";
+import { edit, undo, redo } from "./server.js";
+import { fit, zoomBy } from "./view.js";
+import { openStage, step } from "./bench.js";
+import * as arrange from "./arrange.js";
+import * as settle from "./settle.js";
+
+const ARROWS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+const writing = (node) => node.matches?.("input:not([type=range]):not([type=checkbox]):not([type=radio]), select, textarea");
+
+export function help() {
+  document.getElementById("keys").showModal();
+}
+
+/** A step of 1 mm, 10 with Shift, 0.1 with Alt; whole pixels on pixel sheets. */
+function distance(event) {
+  const one = sheet.unit === "px" ? 25.4 / sheet.ppi : 1;
+  return one * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1);
+}
+
+export function duplicate() {
+  if (!sheet.selected.length) return;
+  const aside = Math.min(sheet.width, sheet.height) / 40;
+  edit({ kind: "duplicate", panels: sheet.selected, dx: aside, dy: aside });
+}
+
+function remove() {
+  if (!sheet.selected.length) return;
+  if (sheet.stage === "arrange") edit({ kind: "remove", panels: sheet.selected });
+  else if (sheet.stage !== "deliver") edit({ kind: "empty", panels: sheet.selected });
+}
+
+const PLAIN = {
+  ",": () => step(-1), ".": () => step(1), d: duplicate, Delete: remove, Backspace: remove, "?": help, 0: fit,
+  "+": () => zoomBy(1.25), "=": () => zoomBy(1.25), "-": () => zoomBy(0.8), Escape: () => select([]),
+  c: () => sheet.selected.some((id) => panel(id).picture) && edit({ kind: "cover-again", panels: sheet.selected }),
+  "[": () => settle.zoomKey(1 / 1.1), "]": () => settle.zoomKey(1.1),
+};
+
+window.addEventListener("keydown", (event) => {
+  if (document.querySelector("dialog[open]") || event.isComposing) return;
+  const control = event.ctrlKey || event.metaKey;
+  if (control && event.key.toLowerCase() === "z" && !writing(event.target)) {
+    event.preventDefault();
+    if (event.shiftKey) redo();
+    else undo();
+    return;
+  }
+  if (writing(event.target)) return;
+  if (control && event.key.toLowerCase() === "a" && sheet.stage !== "deliver") {
+    event.preventDefault();
+    select(ids());
+    return;
+  }
+  if (control) return;
+  if (event.target.matches("[type=range]") && event.key in ARROWS) return;
+  const stage = document.querySelectorAll(".stage")[Number(event.key) - 1];
+  if (stage) openStage(stage.dataset.stage);
+  else if (event.key in ARROWS && sheet.selected.length) {
+    event.preventDefault();
+    const [x, y] = ARROWS[event.key].map((way) => way * distance(event));
+    if (sheet.stage === "arrange") arrange.nudge(x, y);
+    if (sheet.stage === "settle") settle.nudge(x, y);
+  } else if (event.key in PLAIN) {
+    event.preventDefault();
+    PLAIN[event.key]();
+  }
+});

@@ -1,0 +1,153 @@
+// The marks over the board: selection, handles, the lit picture's edges, thirds, previews; and the tag.
+import { sheet, panel, form, group, watch } from "./sheet.js";
+import { view, toScreen } from "./view.js";
+import { svg, seatMatrix, pictureMatrix, matrixText, apply, union } from "./geometry.js";
+
+const marks = document.getElementById("marks");
+const tag = document.getElementById("tag");
+const layers = { stage: svg("g"), extra: svg("g") };
+marks.append(layers.stage, layers.extra);
+
+/** Handles of a box: name, and where they are from −1 to 1. */
+export const HANDLES = [["nw", -1, -1], ["n", 0, -1], ["ne", 1, -1], ["e", 1, 0], ["se", 1, 1], ["s", 0, 1], ["sw", -1, 1], ["w", -1, 0]];
+
+const onSheet = () => `translate(${view.x} ${view.y}) scale(${view.scale})`;
+const thin = { "vector-effect": "non-scaling-stroke" };
+
+/** Transient marks (marquee, grid preview, drop target) as nodes in sheet millimetres; empty clears them. */
+export function extra(...nodes) {
+  extra.nodes = nodes;
+  layers.extra.replaceChildren(svg("g", { transform: onSheet() }, ...nodes));
+}
+extra.nodes = [];
+
+/** Draws everything that belongs to the selection. {@code moved} shifts it by mm while panels are dragged. */
+export function redraw(moved = { x: 0, y: 0 }) {
+  const chosen = sheet.selected.filter((id) => group(id));
+  const parts = [];
+  if (sheet.stage === "settle") {
+    if (chosen.length) parts.push(...lit(chosen));
+  } else if (sheet.stage !== "deliver") {
+    const shift = svg("g", { transform: `${onSheet()} translate(${moved.x} ${moved.y})` });
+    for (const kind of ["casing", "chosen"]) for (const id of chosen) shift.append(svg("path", { d: form(id), class: kind, ...thin }));
+    parts.push(shift);
+    if (sheet.stage === "arrange" && chosen.length) parts.push(...handles(chosen, moved));
+  }
+  layers.stage.replaceChildren(...parts);
+  layers.extra.replaceChildren(svg("g", { transform: onSheet() }, ...extra.nodes));
+  label(chosen, moved);
+}
+
+/** The frame that handles belong to: a single panel's own, or the upright box of several. */
+export function frame(chosen) {
+  if (chosen.length === 1) {
+    const { seat } = panel(chosen[0]);
+    return { matrix: seatMatrix({ ...seat, mirrored: false }), width: seat.width, height: seat.height };
+  }
+  const [left, top, right, bottom] = union(chosen.map((id) => panel(id).bounds));
+  return { matrix: new DOMMatrix().translate((left + right) / 2, (top + bottom) / 2), width: right - left, height: bottom - top };
+}
+
+function handles(chosen, moved) {
+  const { matrix, width, height } = frame(chosen);
+  const at = (x, y) => {
+    const p = apply(matrix, x * width / 2, y * height / 2);
+    return toScreen({ x: p.x + moved.x, y: p.y + moved.y });
+  };
+  const corners = [[-1, -1], [1, -1], [1, 1], [-1, 1]].map(([x, y]) => at(x, y));
+  const hull = svg("path", { class: "hull", d: `M${corners.map((p) => `${p.x} ${p.y}`).join("L")}Z` });
+  return [hull, ...HANDLES.map(([name, x, y]) => {
+    const p = at(x, y);
+    return svg("rect", { class: `handle ${name}`, "data-handle": name, x: p.x - 4.5, y: p.y - 4.5, width: 9, height: 9, rx: 2 });
+  })];
+}
+
+function lit(chosen) {
+  const far = "M-99999 -99999H99999V99999H-99999Z";
+  const windows = chosen.map(form).join("");
+  const parts = [svg("path", { class: "dim", d: far + windows, "fill-rule": "evenodd", transform: onSheet() })];
+  const first = panel(chosen[0]);
+  const onBoard = svg("g", { transform: onSheet() });
+  parts.push(onBoard);
+  if (first.picture && chosen.length === 1) {
+    const matrix = lit.matrix || pictureMatrix(first.seat, first.picture);
+    const { width, height } = first.picture;
+    const box = { width, height, transform: matrixText(matrix), ...thin };
+    const image = group(chosen[0]).querySelector("image");
+    onBoard.append(
+      svg("clipPath", { id: "beyond" }, svg("path", { d: far + windows, "clip-rule": "evenodd" })),
+      svg("g", { "clip-path": "url(#beyond)", opacity: 0.36 }, svg("image", { href: image.getAttribute("href"), preserveAspectRatio: "none", ...box })),
+      svg("rect", { class: "edge-casing", ...box }), svg("rect", { class: "edge", ...box }), thirds(chosen[0], first));
+    parts.push(...grips(matrix, width, height));
+  }
+  for (const kind of ["casing", "chosen"]) for (const id of chosen) onBoard.append(svg("path", { d: form(id), class: kind, ...thin }));
+  return parts;
+}
+
+/** Draws the lit picture's marks at another place while a gesture runs; null goes back to where the server has it. */
+export function litAt(matrix) {
+  lit.matrix = matrix;
+  redraw();
+}
+
+function thirds(id, { seat }) {
+  const x = seat.width / 6;
+  const y = seat.height / 6;
+  const d = `M${-x} ${-3 * y}V${3 * y}M${x} ${-3 * y}V${3 * y}M${-3 * x} ${-y}H${3 * x}M${-3 * x} ${y}H${3 * x}`;
+  return svg("g", {}, svg("clipPath", { id: "inside" }, svg("path", { d: form(id) })),
+    svg("g", { "clip-path": "url(#inside)" }, svg("path", { class: "thirds", d, transform: matrixText(seatMatrix(seat)), ...thin })));
+}
+
+function grips(matrix, width, height) {
+  const at = (x, y) => toScreen(apply(matrix, x, y));
+  const dot = (p, grip, r = 5) => svg("circle", { class: "grip", "data-grip": grip, cx: p.x, cy: p.y, r });
+  const middle = at(width / 2, height / 2);
+  const top = at(width / 2, 0);
+  const length = Math.hypot(top.x - middle.x, top.y - middle.y) || 1;
+  const out = { x: (top.x - middle.x) / length, y: (top.y - middle.y) / length };
+  // The turn handle stays in sight: outside the picture's top edge, but never nearer than 40 px to the well's edge.
+  const knob = { x: top.x + out.x * 26, y: top.y + out.y * 26 };
+  const seen = { x: Math.max(40, Math.min(marks.clientWidth - 22, knob.x)), y: Math.max(40, Math.min(marks.clientHeight - 22, knob.y)) };
+  return [svg("path", { class: "edge", d: `M${top.x} ${top.y}L${seen.x} ${seen.y}` }), dot(seen, "turn", 6.5),
+    ...[[0, 0], [width, 0], [width, height], [0, height]].map(([x, y]) => dot(at(x, y), "zoom"))];
+}
+
+function label(chosen, moved) {
+  tag.hidden = !chosen.length || sheet.stage === "deliver";
+  if (tag.hidden) return;
+  const boxes = chosen.map((id) => panel(id).bounds);
+  const [left, , right, bottom] = union(boxes);
+  const parts = [bold(chosen.length === 1 ? panel(chosen[0]).name : `${chosen.length} panels`)];
+  if (chosen.length === 1) {
+    const { size, state, picture } = panel(chosen[0]);
+    parts.push(span(size));
+    if (picture && sheet.stage !== "arrange") parts.push(span(label.zoom || `${Math.round(picture.zoom * 100)} %`));
+    parts.push(span(state, state));
+    if (picture && sheet.stage !== "arrange") parts.push(span(`${Math.round(picture.ppi)} ppi`));
+  }
+  tag.replaceChildren(...parts);
+  const p = toScreen({ x: (left + right) / 2 + moved.x, y: bottom + moved.y });
+  const x = Math.max(24, Math.min(marks.clientWidth - tag.offsetWidth - 6, p.x - tag.offsetWidth / 2));
+  const y = Math.max(24, Math.min(marks.clientHeight - tag.offsetHeight - 6, p.y + 14));
+  tag.style.transform = `translate(${x}px, ${y}px)`;
+}
+
+/** The zoom that the tag shows while a gesture runs; empty goes back to the server's. */
+export function liveZoom(text) {
+  label.zoom = text;
+}
+
+function span(text, name = "") {
+  const node = document.createElement("span");
+  node.className = name;
+  node.textContent = text;
+  return node;
+}
+
+function bold(text) {
+  const node = document.createElement("b");
+  node.textContent = text;
+  return node;
+}
+
+watch(() => redraw());

@@ -1,0 +1,15 @@
+// Short messages over the line-up.
+export function say(text, { fault = false, lasting = fault ? 9000 : 4000 } = {}) {
+  const note = document.createElement("div");
+  note.className = fault ? "say fault" : "say";
+  note.append(text);
+  const close = document.createElement("button");
+  close.type = "button";
+  close.ariaLabel = "Close";
+  close.append("×");
+  close.onclick = () => note.remove();
+  note.append(close);
+  const notes = document.getElementById("notes");
+  notes.replaceChildren(...[...notes.children].slice(-2), note);
+  setTimeout(() => note.remove(), lasting);
+}

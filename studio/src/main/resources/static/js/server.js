@@ -1,0 +1,171 @@
+// Requests. Edits go one after the other; each answer patches the page; a failure puts the page back and says why.
+import { sheet, draw, order, select, changed, ids } from "./sheet.js";
+import { showBench, problemAt } from "./bench.js";
+import { drawCards } from "./lineup.js";
+import { say } from "./notes.js";
+
+const csrf = document.querySelector("meta[name=csrf]").content;
+const address = (path) => `/sheets/${sheet.id}/${path}`;
+let queue = Promise.resolve();
+let pending = 0;
+
+async function ask(path, options = {}) {
+  let response;
+  try {
+    response = await fetch(path, { ...options, headers: { Accept: "application/json", "X-CSRF-TOKEN": csrf, ...options.headers } });
+  } catch {
+    throw { message: "The server does not answer. Nothing was changed." };
+  }
+  if (response.status === 401 || response.status === 403) throw { message: "You are signed out. Reload the page to sign in again." };
+  if (response.status === 204) return null;
+  const answer = (response.headers.get("Content-Type") || "").includes("json") ? await response.json() : await response.text();
+  if (!response.ok) throw { field: "", message: "Something went wrong on the server. Nothing was changed.", ...answer, status: response.status };
+  return answer;
+}
+
+const post = (path, body) => ask(path, { method: "POST", body: JSON.stringify(body), headers: { "Content-Type": "application/json" } });
+const around = () => ({ stage: sheet.stage, selected: sheet.selected, version: sheet.version });
+
+/** Makes an edit; resolves to whether it was made. {@code at} is the form or field that errors belong to. */
+export const edit = (what, at) => change("edits", { edit: what }, at);
+export const undo = () => change("undo", {});
+export const redo = () => change("redo", {});
+/** Puts imported pictures, names by id, on the shelf. */
+export const shelve = (pictures) => change("shelf", { pictures });
+
+function change(path, body, at) {
+  pending++;
+  const result = queue.then(async () => {
+    try {
+      apply(await post(address(path), { ...body, ...around() }));
+      return true;
+    } catch (problem) {
+      await failed(problem, at);
+      return false;
+    } finally {
+      pending--;
+    }
+  });
+  queue = result;
+  return result;
+}
+
+async function failed(problem, at) {
+  if (!problem.message) throw problem;
+  const shown = at && problem.field && problemAt(at, problem.field, problem.message);
+  if (!shown) say(problem.message, { fault: true });
+  if (!at || problem.status === 409) await refresh(true);
+  changed("sheet");
+}
+
+/** Takes over what another window did; with {@code force} also what this one shows wrongly. */
+export async function refresh(force = false) {
+  if (!force && pending) return;
+  try {
+    const query = new URLSearchParams({ version: force ? -1 : sheet.version, stage: sheet.stage, selected: sheet.selected });
+    const answer = await ask(`${address("changes")}?${query}`);
+    if (!answer) return;
+    apply(answer);
+    if (!force) say("Another window changed this sheet. You see it as it is now.");
+  } catch (problem) {
+    if (force) say(problem.message, { fault: true });
+  }
+}
+
+function apply(answer) {
+  sheet.version = answer.version;
+  for (const part of answer.changed) draw(part.id, part.board);
+  order(answer.order);
+  drawCards(answer);
+  sheet.selected = answer.selected.filter((id) => ids().includes(id));
+  document.getElementById("paper").setAttribute("fill", answer.paper || "none");
+  const name = document.getElementById("sheet-name");
+  if (document.activeElement !== name) name.value = answer.name;
+  document.title = `${answer.name} · Plain Lantern`;
+  document.getElementById("sheet-size").textContent = answer.size;
+  document.getElementById("kept").textContent = `Kept ${answer.kept}`;
+  step("undo", "Undo", answer.undo);
+  step("redo", "Redo", answer.redo);
+  showBench(answer.bench);
+  changed("sheet");
+}
+
+function step(id, word, title) {
+  const button = document.getElementById(id);
+  button.disabled = !title;
+  button.title = title ? `${word} ${title}` : `Nothing to ${word.toLowerCase()}`;
+}
+
+/** The bench for the stage and the selection as they are now. */
+export async function fetchBench() {
+  const query = new URLSearchParams({ stage: sheet.stage, selected: sheet.selected });
+  const wanted = query.toString();
+  fetchBench.latest = wanted;
+  try {
+    const html = await ask(`${address("bench")}?${query}`);
+    if (fetchBench.latest === wanted) showBench(html);
+  } catch (problem) {
+    say(problem.message, { fault: true });
+  }
+}
+
+/** What an edit would give, without making it. Rejects with {field, message}. */
+export const preview = (what) => post(address("preview"), { edit: what, ...around() });
+
+/** Calls preview for the latest wish only, one at a time, and hands each result on. */
+export function previewer(show) {
+  let running = false;
+  let wish = null;
+  let closed = false;
+  const run = async () => {
+    running = true;
+    while (wish && !closed) {
+      const what = wish;
+      wish = null;
+      try {
+        const result = await preview(what);
+        if (!closed) show(result);
+      } catch (problem) {
+        if (!closed) show(null, problem);
+      }
+    }
+    running = false;
+  };
+  return {
+    want(what) {
+      wish = what;
+      if (!running) run();
+    },
+    close() {
+      closed = true;
+    },
+  };
+}
+
+/** Sends one file; {@code progress} hears shares from 0 to 1. Resolves to the picture, rejects with {message}. */
+export function sendPicture(file, progress) {
+  return new Promise((resolve, reject) => {
+    const request = new XMLHttpRequest();
+    const body = new FormData();
+    body.append("file", file);
+    request.open("POST", "/pictures");
+    request.setRequestHeader("X-CSRF-TOKEN", csrf);
+    request.setRequestHeader("Accept", "application/json");
+    request.responseType = "json";
+    request.upload.onprogress = (event) => progress(event.loaded / event.total);
+    request.onerror = () => reject({ message: `${file.name} could not be sent: the server does not answer.` });
+    request.onload = () => request.status === 200 ? resolve(request.response)
+      : reject({ message: request.response?.message || `${file.name} could not be imported.` });
+    request.send(body);
+  });
+}
+
+/** A delivered file as {name, blob}; rejects with {field, message}. */
+export async function deliver(form) {
+  const response = await fetch(address("deliveries"), { method: "POST", body: new URLSearchParams(new FormData(form)), headers: { "X-CSRF-TOKEN": csrf, Accept: "*/*" } });
+  if (!response.ok) throw { message: "The delivery failed.", ...(await response.json().catch(() => ({}))) };
+  const name = /filename\*=UTF-8''([^;]+)/.exec(response.headers.get("Content-Disposition"));
+  return { name: name ? decodeURIComponent(name[1]) : "sheet", blob: await response.blob() };
+}
+
+export const deliverySize = (ppi) => ask(`${address("delivery-size")}?${new URLSearchParams({ ppi })}`);

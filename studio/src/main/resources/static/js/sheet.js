@@ -1,0 +1,48 @@
+// What the page knows of the sheet: its facts, its panels as the server sent them, and what is selected.
+const { dataset } = document.body;
+
+export const sheet = {
+  id: dataset.sheet, version: Number(dataset.version), stage: dataset.stage, unit: dataset.unit, ppi: Number(dataset.ppi),
+  width: Number(dataset.width), height: Number(dataset.height), selected: [],
+};
+
+const layer = document.getElementById("panels");
+const listeners = [];
+
+/** The group of a panel on the board. */
+export const group = (id) => layer.querySelector(`:scope > [data-id="${id}"]`);
+
+/** The numbers that the server sent with a panel. */
+export const panel = (id) => JSON.parse(group(id).dataset.panel);
+
+export const groups = () => [...layer.children];
+export const ids = () => groups().map((g) => g.dataset.id);
+export const form = (id) => group(id).querySelector(".form").getAttribute("d");
+
+/** Puts a panel's group, as the server drew it, in place of the one with that id. */
+export function draw(id, svg) {
+  const holder = document.createElementNS("http://www.w3.org/2000/svg", "svg");
+  holder.innerHTML = svg;
+  const next = holder.firstElementChild;
+  const now = group(id);
+  const shown = now?.querySelector("image");
+  const image = next.querySelector("image");
+  // Keep the pixels that are on the screen already: no flash of a coarser preview.
+  if (shown && image && shown.dataset.picture === image.dataset.picture) image.setAttribute("href", shown.getAttribute("href"));
+  if (now) now.replaceWith(next);
+  else layer.append(next);
+}
+
+export function order(wanted) {
+  for (const g of groups()) if (!wanted.includes(g.dataset.id)) g.remove();
+  ids().every((id, i) => id === wanted[i]) || wanted.forEach((id) => layer.append(group(id)));
+}
+
+export function select(wanted) {
+  sheet.selected = ids().filter((id) => wanted.includes(id));
+  changed("selection");
+}
+
+/** Calls back with "selection", "sheet" or "view" whenever that changed. */
+export const watch = (listener) => listeners.push(listener);
+export const changed = (what) => listeners.forEach((listener) => listener(what));

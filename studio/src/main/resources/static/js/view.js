@@ -1,0 +1,128 @@
+// Where the sheet is on the screen: zoom, pan, rulers, and previews with enough pixels for what is shown.
+import { sheet, changed, groups } from "./sheet.js";
+
+const well = document.getElementById("well");
+const board = document.getElementById("board");
+const RULER = 18;
+const LEVELS = [["small", 320], ["medium", 1280], ["large", 2560]];
+const PER_UNIT = { mm: 1, cm: 10, in: 25.4, pt: 25.4 / 72, px: 25.4 / sheet.ppi };
+
+export const view = { scale: 1, x: 0, y: 0 };
+let fitted = true;
+let sharpening = 0;
+
+export const toScreen = (p) => ({ x: p.x * view.scale + view.x, y: p.y * view.scale + view.y });
+export const toSheet = (p) => ({ x: (p.x - view.x) / view.scale, y: (p.y - view.y) / view.scale });
+
+/** A pointer's place in the well, in pixels. */
+export function place(event) {
+  const box = well.getBoundingClientRect();
+  return { x: event.clientX - box.left, y: event.clientY - box.top };
+}
+
+export function fit() {
+  const room = { width: well.clientWidth - RULER, height: well.clientHeight - RULER };
+  const pad = Math.min(room.width, room.height) * 0.12;
+  view.scale = Math.min((room.width - pad) / sheet.width, (room.height - pad) / sheet.height);
+  view.x = RULER + (room.width - sheet.width * view.scale) / 2;
+  view.y = RULER + (room.height - sheet.height * view.scale) / 2;
+  fitted = true;
+  show();
+}
+
+export function zoomBy(factor, at = { x: well.clientWidth / 2, y: well.clientHeight / 2 }) {
+  const next = Math.max(0.02, Math.min(400, view.scale * factor));
+  const under = toSheet(at);
+  view.scale = next;
+  view.x = at.x - under.x * next;
+  view.y = at.y - under.y * next;
+  fitted = false;
+  show();
+}
+
+export function panBy(dx, dy) {
+  view.x += dx;
+  view.y += dy;
+  fitted = false;
+  show();
+}
+
+function show() {
+  board.style.width = `${sheet.width * view.scale}px`;
+  board.style.height = `${sheet.height * view.scale}px`;
+  board.style.transform = `translate(${view.x}px, ${view.y}px)`;
+  // 100 % is the sheet's own size on a screen of 96 pixels an inch (CSS Values 4); pixel for pixel on pixel sheets.
+  const full = sheet.unit === "px" ? sheet.ppi / 25.4 : 96 / 25.4;
+  document.getElementById("zoom-fit").textContent = `${Math.round(view.scale / full * 100)} %`;
+  rulers();
+  clearTimeout(sharpening);
+  sharpening = setTimeout(sharpen, 120);
+  changed("view");
+}
+
+/** Asks for larger previews where the present ones have fewer pixels than the screen shows. */
+export function sharpen() {
+  for (const group of groups()) {
+    const image = group.querySelector("image");
+    if (!image) continue;
+    const m = image.transform.baseVal.consolidate().matrix;
+    const longest = Math.max(image.width.baseVal.value * Math.hypot(m.a, m.b), image.height.baseVal.value * Math.hypot(m.c, m.d));
+    const needed = longest * view.scale * devicePixelRatio;
+    const now = LEVELS.findIndex(([name]) => image.getAttribute("href").endsWith(name));
+    const found = LEVELS.findIndex(([, side]) => side >= needed);
+    const wanted = found < 0 ? LEVELS.length - 1 : found;
+    if (wanted <= now) continue;
+    const href = `/pictures/${image.dataset.picture}/${LEVELS[wanted][0]}`;
+    const loader = new Image();
+    loader.onload = () => image.setAttribute("href", href);
+    loader.src = href;
+  }
+}
+
+function rulers() {
+  const per = PER_UNIT[sheet.unit] * view.scale;
+  const step = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000].map((n) => (sheet.unit === "in" || sheet.unit === "cm" ? n / 10 : n)).find((n) => n * per >= 46) || 10000;
+  ruler(document.getElementById("ruler-top"), true, step, per);
+  ruler(document.getElementById("ruler-left"), false, step, per);
+}
+
+function ruler(canvas, across, step, per) {
+  const ratio = devicePixelRatio;
+  const width = canvas.clientWidth;
+  const height = canvas.clientHeight;
+  canvas.width = width * ratio;
+  canvas.height = height * ratio;
+  const g = canvas.getContext("2d");
+  g.scale(ratio, ratio);
+  g.font = "9px Hanken Grotesk, sans-serif";
+  const origin = (across ? view.x : view.y) - RULER;
+  const length = across ? width : height;
+  const end = (across ? sheet.width : sheet.height) * view.scale;
+  g.fillStyle = "#6E6F71";
+  g.fillRect(...(across ? [origin, 0, end, height] : [0, origin, width, end]));
+  g.strokeStyle = "#A9A8A4";
+  g.fillStyle = "#E6E4DF";
+  const parts = step * per >= 90 ? 10 : 5;
+  const first = Math.floor(-origin / per / step) * parts;
+  const last = Math.ceil((length - origin) / per / step) * parts;
+  g.beginPath();
+  for (let i = first; i <= last; i++) {
+    const at = Math.round(origin + (i * step * per) / parts) + 0.5;
+    const tall = i % parts === 0 ? 18 : 4;
+    if (across) { g.moveTo(at, 18 - tall); g.lineTo(at, 18); } else { g.moveTo(18 - tall, at); g.lineTo(18, at); }
+    if (i % parts) continue;
+    const label = String(Math.round((i / parts) * step * 10) / 10);
+    if (across) g.fillText(label, at + 3, 9);
+    else {
+      g.save();
+      g.translate(9, at - 3);
+      g.rotate(-Math.PI / 2);
+      g.fillText(label, 0, 0);
+      g.restore();
+    }
+  }
+  g.stroke();
+}
+
+new ResizeObserver(() => (fitted ? fit() : show())).observe(well);
+document.fonts.ready.then(rulers);

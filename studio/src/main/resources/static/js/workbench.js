@@ -1,0 +1,128 @@
+// The workbench: brings the parts together and hands the pointer to the stage that is open.
+import { sheet, ids, watch } from "./sheet.js";
+import { edit, undo, redo, refresh, fetchBench } from "./server.js";
+import { fit, zoomBy, panBy, place, sharpen } from "./view.js";
+import { showBench } from "./bench.js";
+import * as arrange from "./arrange.js";
+import * as fill from "./fill.js";
+import * as settle from "./settle.js";
+import * as deliver from "./deliver.js";
+import { help, duplicate } from "./keys.js";
+import "./lineup.js";
+
+const STAGES = { arrange, fill, settle, deliver };
+/** So many pixels may a pointer tremble before a press becomes a drag. */
+const TREMBLE = 3;
+
+const well = document.getElementById("well");
+let gesture = null;
+let spaced = false;
+
+well.addEventListener("pointerdown", (event) => {
+  if (gesture || event.button === 2) return;
+  if (document.activeElement?.matches("input")) document.activeElement.blur();
+  well.focus({ preventScroll: true });
+  const at = place(event);
+  const panning = event.button === 1 || spaced;
+  const what = panning ? pan(at) : STAGES[sheet.stage].press(event, at);
+  if (!what) return;
+  event.preventDefault();
+  well.setPointerCapture(event.pointerId);
+  gesture = { what, start: at, moved: panning, latest: null };
+});
+
+well.addEventListener("pointermove", (event) => {
+  if (!gesture) return;
+  const at = place(event);
+  gesture.moved ||= Math.hypot(at.x - gesture.start.x, at.y - gesture.start.y) > TREMBLE;
+  if (!gesture.moved) return;
+  const first = !gesture.latest;
+  gesture.latest = [event, at];
+  if (first) requestAnimationFrame(step);
+});
+
+/** One step a frame, with the pointer's latest place. */
+function step() {
+  if (!gesture?.latest) return;
+  const [event, at] = gesture.latest;
+  gesture.latest = null;
+  gesture.what.move(event, at);
+}
+
+function finish() {
+  if (!gesture) return;
+  step();
+  const { what, moved } = gesture;
+  gesture = null;
+  what.end(moved);
+}
+well.addEventListener("pointerup", finish);
+well.addEventListener("pointercancel", cancel);
+
+function cancel() {
+  gesture?.what.cancel();
+  gesture = null;
+}
+
+function pan(start) {
+  let last = start;
+  well.classList.add("panning");
+  const end = () => well.classList.remove("panning");
+  return {
+    move(_, at) {
+      panBy(at.x - last.x, at.y - last.y);
+      last = at;
+    },
+    end, cancel: end,
+  };
+}
+
+well.addEventListener("wheel", (event) => {
+  event.preventDefault();
+  if (gesture) return;
+  const at = place(event);
+  if (sheet.stage === "settle" && settle.wheel(event, at)) return;
+  zoomBy(Math.exp(-event.deltaY * (event.deltaMode ? 0.05 : 0.0016)), at);
+}, { passive: false });
+
+window.addEventListener("keydown", (event) => {
+  if (event.key === "Escape" && gesture) {
+    event.stopImmediatePropagation();
+    cancel();
+  }
+  if (event.key === " " && !event.target.matches("input, button, a, select")) {
+    event.preventDefault();
+    spaced = true;
+    well.classList.add("panning");
+  }
+}, true);
+window.addEventListener("keyup", (event) => {
+  if (event.key !== " ") return;
+  spaced = false;
+  well.classList.remove("panning");
+});
+
+const by = (id) => document.getElementById(id);
+by("undo").onclick = undo;
+by("redo").onclick = redo;
+by("zoom-in").onclick = () => zoomBy(1.25);
+by("zoom-out").onclick = () => zoomBy(0.8);
+by("zoom-fit").onclick = fit;
+by("help").onclick = help;
+by("sheet-name").onchange = (event) => edit({ kind: "rename-sheet", name: event.target.value }, null);
+by("sheet-name").onkeydown = (event) => event.key === "Enter" && event.target.blur();
+by("bench").addEventListener("click", (event) => event.target.closest("[data-key=d]") && duplicate());
+
+watch((what) => {
+  if (what === "selection") fetchBench();
+  if (what === "sheet") setTimeout(sharpen, 50);
+  by("empty-note").hidden = ids().length > 0 || sheet.stage === "deliver";
+});
+window.addEventListener("focus", () => refresh());
+document.addEventListener("visibilitychange", () => document.hidden || refresh());
+setInterval(() => document.hidden || gesture || refresh(), 5000);
+
+history.replaceState({ stage: sheet.stage }, "");
+showBench(by("bench").innerHTML);
+fit();
+document.documentElement.dataset.ready = "true";
