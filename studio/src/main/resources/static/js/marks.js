@@ -105,9 +105,9 @@ function grips(matrix, width, height) {
   const top = at(width / 2, 0);
   const length = Math.hypot(top.x - middle.x, top.y - middle.y) || 1;
   const out = { x: (top.x - middle.x) / length, y: (top.y - middle.y) / length };
-  // The turn handle stays in sight: outside the picture's top edge, but never nearer than 40 px to the well's edge.
+  // The turn handle stays in sight: outside the picture's top edge, but never out of the well.
   const knob = { x: top.x + out.x * 26, y: top.y + out.y * 26 };
-  const seen = { x: Math.max(40, Math.min(marks.clientWidth - 22, knob.x)), y: Math.max(40, Math.min(marks.clientHeight - 22, knob.y)) };
+  const seen = { x: Math.max(32, Math.min(marks.clientWidth - 16, knob.x)), y: Math.max(32, Math.min(marks.clientHeight - 16, knob.y)) };
   return [svg("path", { class: "edge", d: `M${top.x} ${top.y}L${seen.x} ${seen.y}` }), dot(seen, "turn", 6.5),
     ...[[0, 0], [width, 0], [width, height], [0, height]].map(([x, y]) => dot(at(x, y), "zoom"))];
 }

@@ -12,7 +12,7 @@ let pending = 0;
 async function ask(path, options = {}) {
   let response;
   try {
-    response = await fetch(path, { ...options, headers: { Accept: "application/json", "X-CSRF-TOKEN": csrf, ...options.headers } });
+    response = await fetch(path, { ...options, headers: { Accept: "application/json, text/html", "X-CSRF-TOKEN": csrf, ...options.headers } });
   } catch {
     throw { message: "The server does not answer. Nothing was changed." };
   }

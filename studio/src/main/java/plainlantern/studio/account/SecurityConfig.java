@@ -2,7 +2,6 @@ package plainlantern.studio.account;
 
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.http.MediaType;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
@@ -36,7 +35,7 @@ public class SecurityConfig {
                 .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?left"))
                 // A script that lost its session gets a plain status to act on, not a page.
                 .exceptionHandling(e -> e.defaultAuthenticationEntryPointFor(new HttpStatusEntryPoint(UNAUTHORIZED),
-                        new RequestHeaderRequestMatcher("Accept", MediaType.APPLICATION_JSON_VALUE)))
+                        new RequestHeaderRequestMatcher("X-CSRF-TOKEN")))
                 .headers(headers -> headers
                         .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(referrer -> {}))

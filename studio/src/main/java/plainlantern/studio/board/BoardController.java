@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -76,7 +77,7 @@ public class BoardController {
         return "board/workbench";
     }
 
-    @GetMapping("/bench")
+    @GetMapping(path = "/bench", produces = MediaType.TEXT_HTML_VALUE)
     @ResponseBody
     String bench(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam String stage,
                  @RequestParam(defaultValue = "") List<String> selected) {

@@ -31,8 +31,8 @@ public record Numbers(Sheet sheet) {
     /** The sides that show bare, or how far the picture can still move. */
     public String room(Coverage c) {
         if (c.covered()) {
-            return "To spare: " + bare(c.left()) + " left, " + bare(c.right()) + " right, " + bare(c.top()) + " top, "
-                    + length(c.bottom()) + " bottom.";
+            return "To spare, in " + sheet.unit().symbol() + ": " + bare(c.left()) + " left, " + bare(c.right()) + " right, " + bare(c.top()) + " top, "
+                    + bare(c.bottom()) + " bottom.";
         }
         double worst = Math.min(Math.min(c.left(), c.right()), Math.min(c.top(), c.bottom()));
         String side = worst == c.left() ? "left" : worst == c.right() ? "right" : worst == c.top() ? "top" : "bottom";

@@ -43,7 +43,7 @@ public record SelectionView(List<Panel> panels, String title, String left, Strin
     private static List<String> radii(Numbers numbers, List<Panel> panels) {
         Outline outline = panels.get(0).outline();
         if (!(outline instanceof Rectangle r)) return List.of();
-        return List.of(numbers.length(r.topLeft()), numbers.length(r.topRight()), numbers.length(r.bottomRight()), numbers.length(r.bottomLeft()));
+        return List.of(numbers.bare(r.topLeft()), numbers.bare(r.topRight()), numbers.bare(r.bottomRight()), numbers.bare(r.bottomLeft()));
     }
 
     private static PictureView picture(Sheet sheet, Panel panel) {

@@ -58,6 +58,7 @@ final class DemoSheets {
         steps.add((sheet, shelf) -> new ZoomPicture(List.of(id(sheet, 0)), 118, OptionalDouble.of(20), OptionalDouble.of(0)));
         steps.add((sheet, shelf) -> new MovePicture(List.of(id(sheet, 1)), 0, -24));
         steps.add((sheet, shelf) -> new ZoomPicture(List.of(id(sheet, 5)), 125, OptionalDouble.of(0), OptionalDouble.of(0)));
+        steps.add((sheet, shelf) -> new MovePicture(List.of(id(sheet, 7)), 0, -30));
         return new Plan(Sheet.empty("Nine mornings", Unit.MM, 420, 297, 300), steps);
     }
 
