@@ -99,10 +99,12 @@ public final class Bundle implements Closeable {
             int version = head.path("version").asInt(0);
             BadInput.unless(version <= VERSION, "bundle", "This bundle has version " + version + ", this program reads up to "
                     + VERSION + ". Open it with a newer program.");
-            return SheetJson.MAPPER.treeToValue(head.path("sheet"), Sheet.class);
+            Sheet sheet = SheetJson.MAPPER.treeToValue(head.path("sheet"), Sheet.class);
+            if (sheet != null) return sheet;
         } catch (JacksonException | NullPointerException e) {
-            throw new BadInput("bundle", "The document in this bundle is damaged.");
+            // Said below: for the person, all damage is alike.
         }
+        throw new BadInput("bundle", "The document in this bundle is damaged.");
     }
 
     /** Reads an entry without trusting its stated size. */

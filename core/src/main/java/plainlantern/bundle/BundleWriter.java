@@ -9,7 +9,7 @@ import java.util.function.Function;
 import java.util.zip.Deflater;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
-import plainlantern.picture.PictureFormat;
+import plainlantern.picture.FileKind;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
@@ -31,7 +31,7 @@ public final class BundleWriter {
         zip.setLevel(Deflater.NO_COMPRESSION);
         for (Picture picture : sheet.shelf()) {
             byte[] original = originals.apply(picture.id());
-            String extension = PictureFormat.of(original).map(PictureFormat::extension).orElse("bin");
+            String extension = FileKind.of(original).map(FileKind::extension).orElse("bin");
             zip.putNextEntry(new ZipEntry(Bundle.PICTURES + picture.id() + "." + extension));
             zip.write(original);
         }

@@ -18,8 +18,16 @@ public final class Lengths {
         this.ppi = ppi;
     }
 
-    /** A value on its way through a sum: a length counts millimetres, a plain number has no unit yet. */
-    private record Term(double value, boolean length) {}
+    /** A value on its way through a sum: a length counts millimetres and knows its unit's, a plain number has no unit yet. */
+    private record Term(double value, boolean length, double inMm) {
+        static Term plain(double value) {
+            return new Term(value, false, 1);
+        }
+
+        Term with(double newValue) {
+            return new Term(newValue, length, inMm);
+        }
+    }
 
     /**
      * The length in millimetres.
@@ -60,7 +68,7 @@ public final class Lengths {
             boolean length = left.length() || right.length();
             double a = length ? asMm(left) : left.value();
             double b = length ? asMm(right) : right.value();
-            left = new Term(sign == '+' ? a + b : a - b, length);
+            left = (left.length() ? left : right).with(sign == '+' ? a + b : a - b);
         }
         return left;
     }
@@ -71,21 +79,27 @@ public final class Lengths {
             Term right = factor();
             if (sign == '*') {
                 if (left.length() && right.length()) throw new BadInput(field, "“" + text + "” multiplies two lengths.");
-                left = new Term(left.value() * right.value(), left.length() || right.length());
+                left = (left.length() ? left : right).with(left.value() * right.value());
             } else {
                 if (right.value() == 0) throw new BadInput(field, "“" + text + "” divides by zero.");
-                if (right.length() && !left.length()) left = new Term(asMm(left), true);
-                left = new Term(left.value() / right.value(), left.length() && !right.length());
+                left = quotient(left, right);
             }
         }
         return left;
+    }
+
+    /** The unit behind a fraction belongs to all of it: 1/4 in is a quarter of an inch. */
+    private static Term quotient(Term over, Term under) {
+        if (over.length() && under.length()) return Term.plain(over.value() / under.value());
+        if (!under.length()) return over.with(over.value() / under.value());
+        return under.with(over.value() / (under.value() / under.inMm()) * under.inMm());
     }
 
     private Term factor() {
         char sign = next("+-(");
         if (sign == '-') {
             Term term = factor();
-            return new Term(-term.value(), term.length());
+            return term.with(-term.value());
         }
         if (sign == '+') return factor();
         if (sign == '(') {
@@ -96,7 +110,7 @@ public final class Lengths {
         int start = at;
         while (at < text.length() && (Character.isDigit(text.charAt(at)) || text.charAt(at) == '.')) at++;
         try {
-            return withUnit(new Term(Double.parseDouble(text.substring(start, at)), false));
+            return withUnit(Term.plain(Double.parseDouble(text.substring(start, at))));
         } catch (NumberFormatException e) {
             throw unreadable();
         }
@@ -110,7 +124,8 @@ public final class Lengths {
         String symbol = text.substring(start, at).replace("\"", "in");
         if (term.length()) throw unreadable();
         try {
-            return new Term(term.value() * Unit.of(symbol).inMm(ppi), true);
+            double inMm = Unit.of(symbol).inMm(ppi);
+            return new Term(term.value() * inMm, true, inMm);
         } catch (BadInput e) {
             throw new BadInput(field, e.getMessage());
         }

@@ -6,4 +6,4 @@ package plainlantern.picture;
  * @param width  pixels across, upright
  * @param height pixels down, upright
  */
-public record PictureFile(PictureFormat format, int width, int height, Orientation orientation) {}
+public record PictureFile(FileKind format, int width, int height, Orientation orientation) {}

@@ -34,9 +34,9 @@ public final class PictureReader {
         if (bytes.length > MOST_BYTES) {
             throw refused(fileName, String.format(Locale.ROOT, "has %.1f MB; at most 80 MB can be imported.", bytes.length / 1048576.0));
         }
-        PictureFormat format = PictureFormat.of(bytes).orElseThrow(() ->
+        FileKind format = FileKind.of(bytes).orElseThrow(() ->
                 refused(fileName, "is not a picture that can be read. JPEG, PNG, WebP, GIF, BMP and TIFF can."));
-        Optional<PictureFormat> claimed = PictureFormat.claimedBy(fileName);
+        Optional<FileKind> claimed = FileKind.claimedBy(fileName);
         if (claimed.isPresent() && claimed.get() != format) {
             throw refused(fileName, "says it is " + claimed.get() + " but holds " + format + ". Rename it to ."
                     + format.extension() + " if you trust it.");
@@ -73,7 +73,7 @@ public final class PictureReader {
         T from(ImageReader reader) throws IOException;
     }
 
-    private static <T> T withReader(String fileName, byte[] bytes, PictureFormat format, Reading<T> reading) {
+    private static <T> T withReader(String fileName, byte[] bytes, FileKind format, Reading<T> reading) {
         try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
             Iterator<ImageReader> readers = ImageIO.getImageReadersByMIMEType(format.mediaType());
             ImageReader reader = readers.next();

@@ -50,8 +50,9 @@ public record Sheet(String name, Unit unit, double width, double height, double 
     /** An empty white sheet with 3 mm bleed (common practice) and margins of a twentieth of the shorter side. */
     public static Sheet empty(String name, Unit unit, double width, double height, double ppi) {
         double bleed = unit == Unit.PX ? 0 : 3;
-        return new Sheet(name, unit, width, height, ppi, bleed, Margins.all(Math.rint(Math.min(width, height) / 20)),
-                new Paper.Plain(Colour.WHITE), List.of(), List.of(), 0);
+        double margin = Math.rint(Math.min(width, height) / 20);
+        return new Sheet(name, unit, width, height, ppi, bleed, Margins.all(margin > 0 ? margin : 0), new Paper.Plain(Colour.WHITE),
+                List.of(), List.of(), 0);
     }
 
     @JsonIgnore

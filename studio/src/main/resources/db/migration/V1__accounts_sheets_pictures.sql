@@ -30,10 +30,10 @@ create table revision (
 
 -- A picture is stored once, whoever brings it; picture_owner says who has.
 create table picture (
-    sha    char(64) primary key,
-    format text not null,
-    width  int  not null,
-    height int  not null
+    sha       char(64) primary key,
+    file_kind text not null,
+    width     int  not null,
+    height    int  not null
 );
 
 create table picture_data (

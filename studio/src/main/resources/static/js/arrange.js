@@ -1,5 +1,5 @@
 // Arrange: panels are selected, moved and sized; the grid shows itself while its numbers change.
-import { sheet, select, ids, panel, group, draw } from "./sheet.js";
+import { sheet, select, ids, panel, group, draw, watch } from "./sheet.js";
 import { view, toSheet } from "./view.js";
 import { edit, preview, previewer } from "./server.js";
 import { onBench, clearProblems, problemAt } from "./bench.js";
@@ -112,12 +112,9 @@ function marquee(event, start) {
 /** Moves the selection by keys. */
 export const nudge = (dx, dy) => sheet.selected.length && edit({ kind: "move-panels", panels: sheet.selected, dx, dy });
 
-onBench(() => {
-  const form = document.getElementById("grid");
-  if (!form) {
-    if (extra.nodes.length) extra();
-    return;
-  }
+watch((what) => what === "stage" && extra());
+
+onBench("#grid", (form) => {
   let timer = 0;
   let closed = false;
   form.addEventListener("input", () => {

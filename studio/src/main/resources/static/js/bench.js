@@ -5,29 +5,54 @@ import { edit, fetchBench } from "./server.js";
 const bench = document.getElementById("bench");
 const arrivals = [];
 
-/** Calls back whenever the bench was drawn anew. */
-export const onBench = (listener) => arrivals.push(listener);
+/**
+ * Calls back with each part of the bench that was drawn anew and holds what {@code selector} finds.
+ */
+export const onBench = (selector, listener) => arrivals.push([selector, listener]);
 
-/** Draws the bench, keeping scroll, what is being typed elsewhere, and the keyboard's place. */
+/**
+ * Draws the bench. A part that the server draws as before stays the node it is, where it is: nothing is lost that is
+ * being typed, pressed or dragged there.
+ */
 export function showBench(html) {
-  const kept = typed();
-  const scroll = bench.scrollTop;
-  const place = [...bench.querySelectorAll("input, button, select, a")].indexOf(document.activeElement);
-  bench.innerHTML = html;
-  for (const [form, values] of kept) {
-    const now = document.getElementById(form);
-    if (now) for (const [name, value] of values) if (now.elements[name]) now.elements[name].value = value;
+  const holder = document.createElement("template");
+  holder.innerHTML = html;
+  const next = parts(holder.content);
+  next.forEach((part) => (part.source = part.outerHTML));
+  const now = parts(bench);
+  const same = bench.querySelector(".open .stage")?.dataset.stage === holder.content.querySelector(".open .stage").dataset.stage;
+  if (same && now.size && next.size) exchange(now, next);
+  else bench.replaceChildren(holder.content);
+  const fresh = [...next.values()].filter((part) => part.isConnected);
+  for (const [selector, listener] of arrivals) {
+    for (const part of fresh) {
+      const found = part.querySelector(selector);
+      if (found) listener(found);
+    }
   }
-  bench.scrollTop = scroll;
-  if (place >= 0) bench.querySelectorAll("input, button, select, a")[place]?.focus({ preventScroll: true });
-  arrivals.forEach((listener) => listener());
 }
 
-/** What stands in the bench's forms that people may be in the middle of. */
-function typed() {
-  return [...bench.querySelectorAll("form")].map((form) => [form.id,
-    [...form.elements].filter((e) => e.name && (e.type === "text") && e.value !== e.defaultValue).map((e) => [e.name, e.value])]);
+function exchange(now, next) {
+  const body = bench.querySelector(".stage-body");
+  const focused = document.activeElement;
+  let after = body.querySelector("[data-part]");
+  for (const [name, part] of next) {
+    const old = now.get(name);
+    if (old?.source === part.source) {
+      after = old.nextElementSibling;
+    } else if (old) {
+      const place = [...old.querySelectorAll("input, button")].indexOf(focused);
+      after = old.nextElementSibling;
+      old.replaceWith(part);
+      if (place >= 0) part.querySelectorAll("input, button")[place]?.focus({ preventScroll: true });
+    } else {
+      body.insertBefore(part, after);
+    }
+  }
+  for (const [name, old] of now) if (!next.has(name)) old.remove();
 }
+
+const parts = (root) => new Map([...root.querySelectorAll("[data-part]")].map((part) => [part.dataset.part, part]));
 
 /** Shows a message at the field it belongs to; false where there is no such field. */
 export function problemAt(where, field, message) {

@@ -5,9 +5,7 @@ import { deliver, deliverySize } from "./server.js";
 /** Nothing is selected or moved here. */
 export const press = () => null;
 
-onBench(() => {
-  const form = document.getElementById("deliver");
-  if (!form) return;
+onBench("#deliver", (form) => {
   const says = document.getElementById("deliver-says");
   form.addEventListener("change", (event) => {
     for (const part of form.querySelectorAll("[data-only]")) part.hidden = part.dataset.only !== form.format.value;

@@ -102,13 +102,12 @@ window.addEventListener("paste", (event) => {
   bring(pasted);
 });
 
-onBench(() => {
-  const chooser = document.getElementById("bring");
-  chooser?.addEventListener("change", () => {
+onBench("#bring", (chooser) => {
+  chooser.addEventListener("change", () => {
     bring([...chooser.files]);
     chooser.value = "";
   });
-  if (chooser) chooser.closest("section").insertBefore(queue.list, chooser.closest("label").nextSibling);
+  chooser.closest("label").after(queue.list);
 });
 
 /** The files on their way in: one line each, with progress, or with the reason why it stays out. */

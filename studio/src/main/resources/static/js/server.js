@@ -8,6 +8,7 @@ const csrf = document.querySelector("meta[name=csrf]").content;
 const address = (path) => `/sheets/${sheet.id}/${path}`;
 let queue = Promise.resolve();
 let pending = 0;
+let tickets = 0;
 
 async function ask(path, options = {}) {
   let response;
@@ -37,7 +38,8 @@ function change(path, body, at) {
   pending++;
   const result = queue.then(async () => {
     try {
-      apply(await post(address(path), { ...body, ...around() }));
+      const sent = sheet.selected.join();
+      apply(await post(address(path), { ...body, ...around() }), sent);
       return true;
     } catch (problem) {
       await failed(problem, at);
@@ -72,12 +74,14 @@ export async function refresh(force = false) {
   }
 }
 
-function apply(answer) {
+/** Takes over an answer; {@code sent} is the selection that its request knew. */
+function apply(answer, sent = sheet.selected.join()) {
   sheet.version = answer.version;
   for (const part of answer.changed) draw(part.id, part.board);
   order(answer.order);
   drawCards(answer);
-  sheet.selected = answer.selected.filter((id) => ids().includes(id));
+  const current = sent === sheet.selected.join();
+  sheet.selected = (current ? answer.selected : sheet.selected).filter((id) => ids().includes(id));
   document.getElementById("paper").setAttribute("fill", answer.paper || "none");
   const name = document.getElementById("sheet-name");
   if (document.activeElement !== name) name.value = answer.name;
@@ -86,8 +90,13 @@ function apply(answer) {
   document.getElementById("kept").textContent = `Kept ${answer.kept}`;
   step("undo", "Undo", answer.undo);
   step("redo", "Redo", answer.redo);
-  showBench(answer.bench);
   changed("sheet");
+  if (!current) {
+    fetchBench();
+    return;
+  }
+  tickets++;
+  showBench(answer.bench);
 }
 
 function step(id, word, title) {
@@ -96,16 +105,14 @@ function step(id, word, title) {
   button.title = title ? `${word} ${title}` : `Nothing to ${word.toLowerCase()}`;
 }
 
-/** The bench for the stage and the selection as they are now. */
+/** The bench for the stage and the selection as they are now; an answer that something newer overtook is dropped. */
 export async function fetchBench() {
-  const query = new URLSearchParams({ stage: sheet.stage, selected: sheet.selected });
-  const wanted = query.toString();
-  fetchBench.latest = wanted;
+  const mine = ++tickets;
   try {
-    const html = await ask(`${address("bench")}?${query}`);
-    if (fetchBench.latest === wanted) showBench(html);
+    const html = await ask(`${address("bench")}?${new URLSearchParams({ stage: sheet.stage, selected: sheet.selected })}`);
+    if (mine === tickets) showBench(html);
   } catch (problem) {
-    say(problem.message, { fault: true });
+    if (mine === tickets) say(problem.message, { fault: true });
   }
 }
 

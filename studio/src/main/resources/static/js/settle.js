@@ -186,9 +186,7 @@ export function zoomKey(factor) {
   if (chosen.length) edit({ kind: "zoom-picture", panels: chosen, zoom: panel(chosen[0]).picture.zoom * factor * 100 });
 }
 
-onBench(() => {
-  const zoom = document.getElementById("zoom-slider");
-  if (!zoom) return;
+onBench("#zoom-slider", (zoom) => {
   const number = document.getElementById("zoom-number");
   zoom.value = toWay(Number(zoom.dataset.value));
   zoom.addEventListener("input", () => {

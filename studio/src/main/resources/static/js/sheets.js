@@ -47,3 +47,4 @@ Alpine.data("newSheet", () => ({
 }));
 
 Alpine.start();
+document.documentElement.dataset.ready = "true";

@@ -9,8 +9,10 @@ import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
+import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.util.matcher.AnyRequestMatcher;
 import org.springframework.security.web.util.matcher.RequestHeaderRequestMatcher;
 
 import static org.springframework.http.HttpStatus.UNAUTHORIZED;
@@ -34,8 +36,9 @@ public class SecurityConfig {
                         .failureUrl("/sign-in?wrong"))
                 .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?left"))
                 // A script that lost its session gets a plain status to act on, not a page.
-                .exceptionHandling(e -> e.defaultAuthenticationEntryPointFor(new HttpStatusEntryPoint(UNAUTHORIZED),
-                        new RequestHeaderRequestMatcher("X-CSRF-TOKEN")))
+                .exceptionHandling(e -> e
+                        .defaultAuthenticationEntryPointFor(new HttpStatusEntryPoint(UNAUTHORIZED), new RequestHeaderRequestMatcher("X-CSRF-TOKEN"))
+                        .defaultAuthenticationEntryPointFor(new LoginUrlAuthenticationEntryPoint("/sign-in"), AnyRequestMatcher.INSTANCE))
                 .headers(headers -> headers
                         .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(referrer -> {}))

@@ -24,7 +24,7 @@ public class PictureStore {
     public record Data(String mediaType, byte[] data) {}
 
     public Optional<PictureRow> find(String sha) {
-        return db.sql("select sha, format, width, height from picture where sha = :sha")
+        return db.sql("select sha, file_kind, width, height from picture where sha = :sha")
                 .param("sha", sha).query(PictureRow.class).optional();
     }
 
@@ -32,7 +32,7 @@ public class PictureStore {
     public List<PictureRow> owned(UUID account, Collection<String> shas) {
         if (shas.isEmpty()) return List.of();
         return db.sql("""
-                select p.sha, p.format, p.width, p.height from picture p join picture_owner o on o.sha = p.sha
+                select p.sha, p.file_kind, p.width, p.height from picture p join picture_owner o on o.sha = p.sha
                 where o.account_id = :account and p.sha in (:shas)
                 """).param("account", account).param("shas", shas).query(PictureRow.class).list();
     }
@@ -48,9 +48,9 @@ public class PictureStore {
     /** Stores a picture unless it is there already. */
     public void add(PictureRow picture, Map<String, Data> kinds) {
         int added = db.sql("""
-                insert into picture (sha, format, width, height) values (:sha, :format, :width, :height)
+                insert into picture (sha, file_kind, width, height) values (:sha, :file_kind, :width, :height)
                 on conflict do nothing
-                """).param("sha", picture.sha()).param("format", picture.format())
+                """).param("sha", picture.sha()).param("file_kind", picture.fileKind())
                 .param("width", picture.width()).param("height", picture.height()).update();
         if (added == 0) return;
         kinds.forEach((kind, data) -> db.sql("""

@@ -13,7 +13,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import plainlantern.picture.DecodedPictures;
 import plainlantern.picture.PictureFile;
-import plainlantern.picture.PictureFormat;
+import plainlantern.picture.FileKind;
 import plainlantern.picture.PictureReader;
 import plainlantern.picture.PictureSource;
 import plainlantern.picture.Previews;
@@ -61,7 +61,7 @@ public class Pictures {
         Map<String, PictureStore.Data> kinds = new LinkedHashMap<>();
         kinds.put(PictureStore.ORIGINAL, new PictureStore.Data(file.format().mediaType(), bytes));
         previews.forEach((level, data) -> kinds.put(kind(level),
-                new PictureStore.Data(PictureFormat.of(data).orElseThrow().mediaType(), data)));
+                new PictureStore.Data(FileKind.of(data).orElseThrow().mediaType(), data)));
         return kinds;
     }
 

@@ -5,7 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 
 /** The file formats that can be imported, told by their first bytes as the formats' specifications give them. */
-public enum PictureFormat {
+public enum FileKind {
     JPEG("image/jpeg", List.of("jpg", "jpeg", "jpe", "jfif")), PNG("image/png", List.of("png")),
     GIF("image/gif", List.of("gif")), BMP("image/bmp", List.of("bmp", "dib")),
     TIFF("image/tiff", List.of("tif", "tiff")), WEBP("image/webp", List.of("webp"));
@@ -13,7 +13,7 @@ public enum PictureFormat {
     private final String mediaType;
     private final List<String> extensions;
 
-    PictureFormat(String mediaType, List<String> extensions) {
+    FileKind(String mediaType, List<String> extensions) {
         this.mediaType = mediaType;
         this.extensions = extensions;
     }
@@ -28,7 +28,7 @@ public enum PictureFormat {
     }
 
     /** The format that these bytes begin as, if it is one of ours. */
-    public static Optional<PictureFormat> of(byte[] bytes) {
+    public static Optional<FileKind> of(byte[] bytes) {
         if (starts(bytes, 0, 0xFF, 0xD8, 0xFF)) return Optional.of(JPEG);
         if (starts(bytes, 0, 0x89, 'P', 'N', 'G', '\r', '\n', 0x1A, '\n')) return Optional.of(PNG);
         if (starts(bytes, 0, 'G', 'I', 'F', '8')) return Optional.of(GIF);
@@ -39,9 +39,9 @@ public enum PictureFormat {
     }
 
     /** The format that a file's name claims, if its extension is one of ours. */
-    public static Optional<PictureFormat> claimedBy(String fileName) {
+    public static Optional<FileKind> claimedBy(String fileName) {
         String extension = fileName.substring(fileName.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
-        for (PictureFormat format : values()) if (format.extensions.contains(extension)) return Optional.of(format);
+        for (FileKind format : values()) if (format.extensions.contains(extension)) return Optional.of(format);
         return Optional.empty();
     }
 

@@ -1,0 +1,115 @@
+package plainlantern.bundle;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
+import java.util.zip.ZipOutputStream;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import plainlantern.Painted;
+import plainlantern.editing.FillPanels;
+import plainlantern.editing.ArrangeGrid;
+import plainlantern.editing.ShelvePictures;
+import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Unit;
+import plainlantern.picture.Sha256;
+import plainlantern.sheet.Picture;
+import plainlantern.sheet.Sheet;
+
+class BundleTest {
+    private static final byte[] JPEG = Painted.encoded(Painted.scene(120, 80, BufferedImage.TYPE_3BYTE_BGR), "jpeg");
+    private static final Picture PICTURE = new Picture(Sha256.of(JPEG), "Low water", 120, 80);
+
+    @TempDir
+    Path folder;
+    private Path file;
+    private Sheet sheet;
+
+    @BeforeEach
+    void write() throws IOException {
+        sheet = new ShelvePictures(List.of(PICTURE)).apply(Sheet.empty("Tide “card”", Unit.MM, 100, 60, 127));
+        sheet = new ArrangeGrid(1, 2, 4, 4, 5, 5, 5, 5).apply(sheet);
+        sheet = new FillPanels(List.of("p1", "p2"), PICTURE.id()).apply(sheet);
+        file = folder.resolve("card.lantern.zip");
+        try (OutputStream out = Files.newOutputStream(file)) {
+            BundleWriter.write(sheet, id -> JPEG, out);
+        }
+    }
+
+    @Test
+    void whatIsReadBackIsWhatWasWritten() throws IOException {
+        try (Bundle bundle = Bundle.open(file)) {
+            assertThat(bundle.sheet()).isEqualTo(sheet);
+            assertThat(bundle.original(PICTURE.id())).isEqualTo(JPEG);
+            assertThat(bundle.inspected(PICTURE).width()).isEqualTo(120);
+        }
+    }
+
+    @Test
+    void hostileAndDamagedBundlesAreRefusedWithAWord() throws IOException {
+        refused(Map.of("sheet.json", "{"), "damaged");
+        refused(Map.of("sheet.json", "{\"format\":\"plain-lantern-bundle\",\"version\":1}"), "damaged");
+        refused(Map.of("readme.txt", "hello"), "has no sheet.json");
+        refused(Map.of("sheet.json", document().replace("\"version\" : 1", "\"version\" : 2")), "newer program");
+        refused(Map.of("sheet.json", document(), "../../etc/" + PICTURE.id() + ".jpg", "x"), "lacks the picture Low water");
+        refused(Map.of("sheet.json", document().replace(PICTURE.id() + "\",\n", "f".repeat(64) + "\",\n")), "");
+        Path text = Files.writeString(folder.resolve("text.zip"), "no archive at all");
+        assertThatThrownBy(() -> Bundle.open(text)).isInstanceOf(BadInput.class).hasMessageContaining("no zip archive");
+    }
+
+    @Test
+    void aPictureThatIsNotTheOneNamedIsRefused() throws IOException {
+        Path swapped = zip(Map.of("sheet.json", document(), "pictures/" + PICTURE.id() + ".jpg", "another picture"));
+        try (Bundle bundle = Bundle.open(swapped)) {
+            assertThatThrownBy(() -> bundle.original(PICTURE.id())).isInstanceOf(BadInput.class).hasMessageContaining("was changed: Low water");
+        }
+    }
+
+    /** The command, as ./lantern render calls it: 100 × 60 mm at 127 ppi are 500 × 300 pixels. */
+    @Test
+    void theCommandPaintsABundleWithoutAServer() throws IOException {
+        Path out = folder.resolve("card.png");
+        RenderCommand.main(new String[] {file.toString(), "--format", "png", "--ppi", "127", "--out", out.toString()});
+        BufferedImage image = ImageIO.read(out.toFile());
+        assertThat(image.getWidth()).isEqualTo(500);
+        assertThat(image.getHeight()).isEqualTo(300);
+        assertThat(image.getRGB(5, 5)).isEqualTo(0xFFFFFFFF);
+        assertThat(image.getRGB(120, 150)).isNotEqualTo(0xFFFFFFFF);
+    }
+
+    private String document() throws IOException {
+        try (ZipFile zip = new ZipFile(file.toFile())) {
+            return new String(zip.getInputStream(zip.getEntry("sheet.json")).readAllBytes(), StandardCharsets.UTF_8);
+        }
+    }
+
+    private void refused(Map<String, String> entries, String why) throws IOException {
+        Path path = zip(entries);
+        assertThatThrownBy(() -> Bundle.open(path).close()).isInstanceOf(BadInput.class).hasMessageContaining(why);
+    }
+
+    private Path zip(Map<String, String> entries) throws IOException {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
+            for (var entry : new LinkedHashMap<>(entries).entrySet()) {
+                zip.putNextEntry(new ZipEntry(entry.getKey()));
+                zip.write(entry.getValue().getBytes(StandardCharsets.UTF_8));
+            }
+        }
+        return Files.write(folder.resolve("made" + entries.hashCode() + ".zip"), bytes.toByteArray());
+    }
+}

@@ -1,0 +1,85 @@
+package plainlantern.fitting;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
+import net.jqwik.api.constraints.Scale;
+import org.junit.jupiter.api.Test;
+import plainlantern.geometry.Path;
+import plainlantern.geometry.Point;
+import plainlantern.outline.Ellipse;
+import plainlantern.outline.Rectangle;
+import plainlantern.sheet.Fit;
+import plainlantern.sheet.Placement;
+
+class SittingTest {
+    private static final Path SQUARE = Rectangle.SHARP.path(100, 100);
+
+    /** Whatever is asked for, the nearest covering placement covers, and asking again changes nothing. */
+    @Property(tries = 400)
+    void aHeldPictureIsCovered(@ForAll @DoubleRange(min = 5, max = 300) double width, @ForAll @DoubleRange(min = 5, max = 300) double height,
+                               @ForAll @IntRange(min = 1, max = 8000) int across, @ForAll @IntRange(min = 1, max = 8000) int down,
+                               @ForAll @DoubleRange(min = -400, max = 400) double x, @ForAll @DoubleRange(min = -400, max = 400) double y,
+                               @ForAll @DoubleRange(min = 0.0005, max = 3) @Scale(6) double scale, @ForAll @DoubleRange(min = -180, max = 180) double turn,
+                               @ForAll boolean ellipse, @ForAll boolean mirrored) {
+        Sitting sitting = new Sitting(ellipse ? new Ellipse().path(width, height) : Rectangle.SHARP.path(width, height), across, down);
+        Placement held = sitting.covering(new Placement(new Point(x, y), scale, scale, turn, mirrored));
+        Coverage coverage = Coverage.of(sitting, held);
+        assertThat(coverage.covered()).isTrue();
+        assertThat(coverage.bareShare()).isZero();
+        assertThat(held.turn()).isEqualTo(turn);
+        assertThat(held.scaleX()).isGreaterThanOrEqualTo(scale);
+        assertThat(sitting.covering(held)).isEqualTo(held);
+    }
+
+    /** Zooming about a spot leaves the pixel that is under it where it is. */
+    @Property(tries = 100)
+    void zoomKeepsWhatIsUnderThePointer(@ForAll @DoubleRange(min = -40, max = 40) double x, @ForAll @DoubleRange(min = -40, max = 40) double y,
+                                        @ForAll @DoubleRange(min = 1, max = 8) double zoom, @ForAll @DoubleRange(min = -90, max = 90) double turn) {
+        Sitting sitting = new Sitting(SQUARE, 600, 400);
+        Placement before = sitting.fitted(Fit.COVER, turn, true, 300);
+        Placement after = sitting.zoomed(before, zoom, new Point(x, y));
+        Point pixel = before.toPanel(600, 400).inverse().apply(new Point(x, y));
+        Point now = after.toPanel(600, 400).apply(pixel);
+        assertThat(now.x()).isCloseTo(x, within(1e-9));
+        assertThat(now.y()).isCloseTo(y, within(1e-9));
+        assertThat(sitting.zoom(after)).isCloseTo(zoom, within(1e-9));
+    }
+
+    /** A square turned by 45° reaches √2 of its side (Pythagoras). */
+    @Test
+    void coverOfATurnedPicture() {
+        Sitting sitting = new Sitting(SQUARE, 1000, 1000);
+        assertThat(sitting.coverScale(45)).isCloseTo(Math.sqrt(2) * 0.1, within(1e-12));
+        assertThat(sitting.zoom(sitting.fitted(Fit.COVER, 45, false, 300))).isCloseTo(1, within(1e-12));
+    }
+
+    @Test
+    void slackAndBareShareSayHowMuchAndWhere() {
+        Sitting sitting = new Sitting(SQUARE, 300, 200);
+        Coverage cover = Coverage.of(sitting, sitting.fitted(Fit.COVER, 0, false, 300));
+        assertThat(cover.covered()).isTrue();
+        assertThat(cover.left()).isCloseTo(25, within(1e-9));
+        assertThat(cover.top()).isCloseTo(0, within(1e-9));
+        Placement moved = sitting.fitted(Fit.COVER, 0, false, 300).at(new Point(35, 0));
+        Coverage bare = Coverage.of(sitting, moved);
+        assertThat(bare.covered()).isFalse();
+        assertThat(bare.left()).isCloseTo(-10, within(1e-9));
+        assertThat(bare.bareShare()).isCloseTo(0.1, within(1e-9));
+        assertThat(sitting.covering(moved).centre().x()).isCloseTo(25, within(1e-9));
+    }
+
+    /** Common practice: 3/4 in at 300 ppi is 225 px, so 225 px over 19.05 mm print at 300 ppi. */
+    @Test
+    void effectivePpi() {
+        Sitting sitting = new Sitting(Rectangle.SHARP.path(19.05, 19.05), 225, 450);
+        assertThat(Coverage.of(sitting, sitting.fitted(Fit.COVER, 0, false, 300)).ppi()).isCloseTo(300, within(1e-9));
+        Coverage stretched = Coverage.of(sitting, sitting.fitted(Fit.STRETCH, 0, false, 300));
+        assertThat(stretched.ppi()).isCloseTo(300, within(1e-9));
+        assertThat(stretched.stretch()).isCloseTo(2, within(1e-12));
+    }
+}

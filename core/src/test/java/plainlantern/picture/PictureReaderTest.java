@@ -1,0 +1,98 @@
+package plainlantern.picture;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.awt.image.BufferedImage;
+import java.io.File;
+import java.nio.ByteBuffer;
+import java.nio.file.Files;
+import java.util.Arrays;
+import java.util.Base64;
+import java.util.zip.CRC32;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import plainlantern.Painted;
+import plainlantern.geometry.BadInput;
+
+class PictureReaderTest {
+    /** A lossless WebP of 2 by 2 red pixels, made once by libwebp's encoder. */
+    private static final byte[] WEBP = Base64.getDecoder().decode("UklGRhwAAABXRUJQVlA4TA8AAAAvAUAAAAcQ/Y/+ByKi/wEA");
+
+    private static BufferedImage read(String name, byte[] bytes) {
+        return PictureReader.decode(name, bytes, PictureReader.inspect(name, bytes));
+    }
+
+    /** EXIF 2.32, tag 0x0112: all eight values, against libvips' own turning. */
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8})
+    void picturesStandUpright(int orientation, @TempDir File folder) throws Exception {
+        byte[] jpeg = Painted.withOrientation(Painted.encoded(Painted.scene(96, 64, BufferedImage.TYPE_3BYTE_BGR), "jpeg"), orientation);
+        Files.write(folder.toPath().resolve("in.jpg"), jpeg);
+        Painted.run(folder, "vips", "autorot", "in.jpg", "out.png");
+        BufferedImage expected = ImageIO.read(new File(folder, "out.png"));
+        PictureFile file = PictureReader.inspect("in.jpg", jpeg);
+        assertThat(file.width()).isEqualTo(expected.getWidth());
+        assertThat(file.height()).isEqualTo(expected.getHeight());
+        // Two decoders may differ by a level; a wrong turn differs by tens.
+        assertThat(Painted.difference(PictureReader.decode("in.jpg", jpeg, file), expected)).isLessThan(1);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"jpeg,3", "png,0", "gif,12", "bmp,0", "tiff,0"})
+    void everyKindIsRead(String kind, double tolerance) {
+        BufferedImage painted = Painted.scene(400, 300, BufferedImage.TYPE_3BYTE_BGR);
+        byte[] file = kind.equals("jpeg") ? Encoder.jpeg(painted, 0.95f, 72) : Painted.encoded(painted, kind);
+        assertThat(Painted.difference(read("a." + kind, file), painted)).isLessThanOrEqualTo(tolerance);
+    }
+
+    @Test
+    void webpIsRead() {
+        BufferedImage image = read("a.webp", WEBP);
+        assertThat(image.getWidth()).isEqualTo(2);
+        assertThat(image.getRGB(1, 1)).isEqualTo(0xFFFF0000);
+    }
+
+    @Test
+    void transparencyAndGreysStay() {
+        BufferedImage clear = new BufferedImage(4, 4, BufferedImage.TYPE_INT_ARGB);
+        clear.setRGB(1, 2, 0x80336699);
+        assertThat(read("a.png", Painted.encoded(clear, "png")).getRGB(1, 2)).isEqualTo(0x80336699);
+        BufferedImage grey = new BufferedImage(2, 1, BufferedImage.TYPE_BYTE_GRAY);
+        grey.getRaster().setSample(0, 0, 0, 77);
+        assertThat(read("g.png", Painted.encoded(grey, "png")).getRGB(0, 0)).isEqualTo(0xFF4D4D4D);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"jpeg", "png", "gif", "bmp", "tiff", "webp"})
+    void aFileThatIsCutOffIsRefusedByName(String kind) {
+        byte[] whole = kind.equals("webp") ? WEBP : Painted.encoded(Painted.scene(300, 200, BufferedImage.TYPE_3BYTE_BGR), kind);
+        byte[] cut = Arrays.copyOf(whole, kind.equals("webp") ? whole.length - 9 : whole.length * 2 / 3);
+        assertThatThrownBy(() -> read("ridge." + kind, cut)).isInstanceOf(BadInput.class).hasMessageStartingWith("ridge." + kind);
+    }
+
+    @Test
+    void whatIsNoPictureOrSaysItIsAnotherIsRefused() {
+        byte[] jpeg = Painted.encoded(Painted.scene(8, 8, BufferedImage.TYPE_3BYTE_BGR), "jpeg");
+        assertThatThrownBy(() -> PictureReader.inspect("mill.png", jpeg)).hasMessageContaining("says it is PNG but holds JPEG");
+        assertThatThrownBy(() -> PictureReader.inspect("notes.txt", "reeds".getBytes())).hasMessageContaining("is not a picture");
+        assertThatThrownBy(() -> PictureReader.inspect("none.jpg", new byte[0])).hasMessageContaining("is empty");
+        assertThatThrownBy(() -> PictureReader.inspect("big.jpg", new byte[(80 << 20) + 1])).hasMessageContaining("at most 80 MB");
+    }
+
+    /** A PNG head that claims 20,000 by 20,000 pixels is refused before anything is decoded. */
+    @Test
+    void tooManyPixelsAreRefusedFromTheHead() {
+        byte[] png = Painted.encoded(new BufferedImage(1, 1, BufferedImage.TYPE_INT_RGB), "png");
+        ByteBuffer head = ByteBuffer.wrap(png);
+        head.putInt(16, 20_000).putInt(20, 20_000);
+        CRC32 crc = new CRC32();
+        crc.update(png, 12, 17);
+        head.putInt(29, (int) crc.getValue());
+        assertThatThrownBy(() -> PictureReader.inspect("wide.png", png)).hasMessageContaining("400 megapixels; at most 250");
+    }
+}

@@ -1,0 +1,64 @@
+package plainlantern.picture;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.awt.image.BufferedImage;
+import java.io.File;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import plainlantern.Painted;
+import plainlantern.geometry.Affine;
+import plainlantern.geometry.Box;
+
+class ResampleTest {
+    /** 24 megapixels scaled down by libvips (Lanczos, three lobes) and by us: the same picture. */
+    @Test
+    void scalesDownAsLibvipsDoes(@TempDir File folder) throws Exception {
+        BufferedImage large = Painted.scene(6000, 4000, BufferedImage.TYPE_3BYTE_BGR);
+        ImageIO.write(large, "bmp", new File(folder, "in.bmp"));
+        ImageIO.write(large, "png", new File(folder, "in.png"));
+        for (int width : new int[] {2750, 900}) {
+            int height = width * 2 / 3;
+            Painted.run(folder, "vips", "resize", "in.png", "out.png", String.valueOf(width / 6000.0), "--vscale", String.valueOf(height / 4000.0));
+            BufferedImage theirs = ImageIO.read(new File(folder, "out.png"));
+            assertThat(Painted.difference(Resample.toSize(large, width, height), theirs)).isLessThan(1.5);
+        }
+    }
+
+    @Test
+    void pixelForPixelNothingChanges() {
+        BufferedImage image = Painted.scene(50, 40, BufferedImage.TYPE_3BYTE_BGR);
+        Tile tile = Resample.onto(image, Affine.move(7, 3), new Box(10, 8, 20, 10));
+        assertThat(tile.argb()[0]).isEqualTo(image.getRGB(3, 5));
+        assertThat(tile.argb()[20 * 9 + 19]).isEqualTo(image.getRGB(22, 14));
+    }
+
+    /** Quarter turns and mirrors only move pixels about. */
+    @Test
+    void quarterTurnsAndMirrorsAreExact() {
+        BufferedImage image = Painted.scene(6, 4, BufferedImage.TYPE_3BYTE_BGR);
+        Tile turned = Resample.onto(image, Affine.move(4, 0).after(Affine.turn(90)), new Box(0, 0, 4, 6));
+        assertThat(turned.argb()[0]).isEqualTo(image.getRGB(0, 3));
+        assertThat(turned.argb()[4 * 5 + 3]).isEqualTo(image.getRGB(5, 0));
+        Tile mirrored = Resample.onto(image, Affine.move(6, 0).after(Affine.scale(-1, 1)), new Box(0, 0, 6, 4));
+        assertThat(mirrored.argb()[0]).isEqualTo(image.getRGB(5, 0));
+    }
+
+    /** One colour stays that colour, however it is scaled and turned; half transparent stays half transparent. */
+    @Test
+    void oneColourStaysOneColour() {
+        for (int type : new int[] {BufferedImage.TYPE_3BYTE_BGR, BufferedImage.TYPE_4BYTE_ABGR}) {
+            BufferedImage image = new BufferedImage(300, 300, type);
+            int colour = type == BufferedImage.TYPE_3BYTE_BGR ? 0xFF66CC33 : 0x80FFFFFF;
+            for (int y = 0; y < 300; y++) for (int x = 0; x < 300; x++) image.setRGB(x, y, colour);
+            for (double scale : new double[] {0.11, 0.5, 0.83, 1.7}) {
+                for (double turn : new double[] {0, 30, 90}) {
+                    Affine map = Affine.move(20, 20).after(Affine.turn(turn)).after(Affine.scale(scale, scale)).after(Affine.move(-150, -150));
+                    int expected = type == BufferedImage.TYPE_3BYTE_BGR ? colour : 0x80808080;
+                    assertThat(Resample.onto(image, map, new Box(18, 18, 4, 4)).argb()).containsOnly(expected);
+                }
+            }
+        }
+    }
+}

@@ -1,0 +1,104 @@
+package plainlantern.rendering;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import com.drew.imaging.ImageMetadataReader;
+import com.drew.metadata.icc.IccDirectory;
+import com.drew.metadata.jfif.JfifDirectory;
+import com.drew.metadata.png.PngDirectory;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.File;
+import java.nio.file.Files;
+import java.util.List;
+import java.util.function.Function;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import plainlantern.Painted;
+import plainlantern.editing.EditReader;
+import plainlantern.editing.ShelvePictures;
+import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Unit;
+import plainlantern.picture.PictureSource;
+import plainlantern.scene.Scene;
+import plainlantern.sheet.Picture;
+import plainlantern.sheet.Sheet;
+
+class RenderingTest {
+    private static final BufferedImage PAINTED = Painted.scene(900, 600, BufferedImage.TYPE_3BYTE_BGR);
+    private static final Picture PICTURE = new Picture("c".repeat(64), "Tide", 900, 600);
+    private static final PictureSource SOURCE = (id, share) -> PAINTED;
+
+    /** Two rectangles (one rounded), an ellipse over both, a turned and mirrored picture, one that leaves a part bare. */
+    private static Sheet sheet() {
+        Sheet now = new ShelvePictures(List.of(PICTURE)).apply(Sheet.empty("Mixed", Unit.MM, 120, 80, 254));
+        for (String json : List.of(
+                "{'kind':'arrange-grid','rows':1,'columns':2,'gapAcross':4,'gapDown':0,'top':6,'right':6,'bottom':6,'left':6}",
+                "{'kind':'set-outline','panels':['p2'],'outline':{'kind':'rectangle','topLeft':12,'topRight':3,'bottomRight':20,'bottomLeft':0}}",
+                "{'kind':'add-panel','outline':{'kind':'ellipse'}}",
+                "{'kind':'seat-panels','panels':['p3'],'left':45,'top':20,'width':36,'height':44,'turn':25}",
+                "{'kind':'fill','panels':['p1','p2','p3'],'picture':'" + PICTURE.id() + "'}",
+                "{'kind':'turn-picture','panels':['p2'],'turn':-17}", "{'kind':'mirror-picture','panels':['p3']}",
+                "{'kind':'set-fit','panels':['p1'],'fit':'contain'}")) {
+            now = EditReader.read(json.replace('\'', '"'), now).apply(now);
+        }
+        return now;
+    }
+
+    /** The same scene painted by librsvg: an independent renderer. */
+    @Test
+    void thePngIsWhatAnIndependentSvgRendererPaints(@TempDir File folder) throws Exception {
+        ImageIO.write(PAINTED, "png", new File(folder, "tide.png"));
+        Function<String, String> href = id -> "tide.png";
+        Files.writeString(folder.toPath().resolve("sheet.svg"), SvgPainter.document(Scene.of(sheet()), href));
+        Painted.run(folder, "rsvg-convert", "-w", "1200", "-h", "800", "-o", "theirs.png", "sheet.svg");
+        BufferedImage ours = RasterPainter.paint(Scene.of(sheet()), 254, true, SOURCE);
+        assertThat(ours.getWidth()).isEqualTo(1200);
+        assertThat(Painted.difference(ours, ImageIO.read(new File(folder, "theirs.png")))).isLessThan(1);
+    }
+
+    /** Porter–Duff source over with alpha multiplied in (W3C Compositing and Blending 1, 9.1.4): co = cs·c + cb·(1 − αs·c). */
+    @Test
+    void sourceOver() {
+        assertThat(RasterPainter.over(0xFF336699, 255, 0xFFFFFFFF)).isEqualTo(0xFF336699);
+        assertThat(RasterPainter.over(0xFF000000, 51, 0xFFFFFFFF)).isEqualTo(0xFFCCCCCC);
+        assertThat(RasterPainter.over(0x80800000, 255, 0x80000080)).isEqualTo(0xC0800040);
+    }
+
+    @Test
+    void withoutPaperWhatIsNotCoveredIsClear() {
+        BufferedImage page = RasterPainter.paint(Scene.of(sheet()), 100, false, SOURCE);
+        assertThat(page.getRGB(2, 2) >>> 24).isZero();
+        assertThat(page.getRGB(page.getWidth() - 60, page.getHeight() / 2) >>> 24).isEqualTo(255);
+    }
+
+    /** 3/4 in at 300 ppi is 225 px (common practice); A4 at 300 ppi is 2480 × 3508. */
+    @Test
+    void pixelSizes() {
+        assertThat(RasterPainter.size(Scene.of(Sheet.empty("s", Unit.MM, 19.05, 19.05, 300)), 300)).containsExactly(225, 225);
+        assertThat(RasterPainter.size(Scene.of(Sheet.empty("s", Unit.MM, 210, 297, 300)), 300)).containsExactly(2480, 3508);
+        assertThatThrownBy(() -> RasterPainter.size(Scene.of(Sheet.empty("s", Unit.MM, 841, 1189, 300)), 1200))
+                .isInstanceOf(BadInput.class).hasMessageContaining("Up to 508 ppi is possible");
+        assertThatThrownBy(() -> RasterPainter.size(Scene.of(sheet()), 0)).isInstanceOf(BadInput.class);
+    }
+
+    /** Read back by another library: pHYs and sRGB in the PNG, density and profile in the JPEG. */
+    @Test
+    void filesSayTheirResolutionAndColourSpace(@TempDir File folder) throws Exception {
+        byte[] png = new Delivery(Delivery.Format.PNG, 300, true, 90).file(Scene.of(sheet()), SOURCE);
+        var chunks = ImageMetadataReader.readMetadata(new ByteArrayInputStream(png)).getDirectoriesOfType(PngDirectory.class);
+        assertThat(chunks).anySatisfy(d -> assertThat(d.getInteger(PngDirectory.TAG_PIXELS_PER_UNIT_X)).isEqualTo(11811));
+        assertThat(chunks).anySatisfy(d -> assertThat(d.getInteger(PngDirectory.TAG_SRGB_RENDERING_INTENT)).isNotNull());
+        Files.write(folder.toPath().resolve("out.png"), png);
+        Painted.run(folder, "vips", "copy", "out.png", "copy.png");
+        byte[] jpeg = new Delivery(Delivery.Format.JPEG, 300, true, 95).file(Scene.of(sheet()), SOURCE);
+        var metadata = ImageMetadataReader.readMetadata(new ByteArrayInputStream(jpeg));
+        assertThat(metadata.getFirstDirectoryOfType(JfifDirectory.class).getResX()).isEqualTo(300);
+        assertThat(metadata.getFirstDirectoryOfType(IccDirectory.class).getString(IccDirectory.TAG_COLOR_SPACE)).contains("RGB");
+        BufferedImage a = ImageIO.read(new ByteArrayInputStream(png));
+        assertThat(Painted.difference(a, ImageIO.read(new ByteArrayInputStream(jpeg)))).isCloseTo(0, within(3.0));
+    }
+}

@@ -1,0 +1,57 @@
+package plainlantern.sheet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Point;
+import plainlantern.geometry.Unit;
+import plainlantern.outline.Rectangle;
+
+class SheetTest {
+    /** ISO 216: A0 is 841 × 1189 mm; each next size halves the longer side, rounded down to the millimetre. */
+    @Test
+    void paperSizesAreThoseOfIso216() {
+        int shorter = 841;
+        int longer = 1189;
+        for (int n = 1; n <= 6; n++) {
+            int half = longer / 2;
+            longer = shorter;
+            shorter = half;
+            if (n < 3) continue;
+            SheetSize size = SheetSize.valueOf("A" + n);
+            assertThat(size.shorter()).isEqualTo(shorter);
+            assertThat(size.longer()).isEqualTo(longer);
+        }
+    }
+
+    @Test
+    void aSheetIsCalledByItsSize() {
+        assertThat(SheetSize.describe(Sheet.empty("s", Unit.CM, 420, 297, 300))).isEqualTo("A3 landscape");
+        assertThat(SheetSize.describe(Sheet.empty("s", Unit.IN, 215.9, 279.4, 300))).isEqualTo("Letter portrait");
+        assertThat(SheetSize.describe(Sheet.empty("s", Unit.MM, 100, 50, 300))).isEqualTo("100.00 × 50.00 mm");
+        double side = 1080 * 25.4 / 96;
+        assertThat(SheetSize.describe(Sheet.empty("s", Unit.PX, side, side, 96))).isEqualTo("Square on screen");
+    }
+
+    @Test
+    void whatMakesNoSenseIsRefusedAtItsField() {
+        assertThatThrownBy(() -> Sheet.empty(" ", Unit.MM, 100, 100, 300)).isInstanceOf(BadInput.class).extracting("field").isEqualTo("name");
+        assertThatThrownBy(() -> Sheet.empty("s", Unit.MM, 0, 100, 300)).isInstanceOf(BadInput.class).extracting("field").isEqualTo("width");
+        assertThatThrownBy(() -> Sheet.empty("s", Unit.MM, 100, Double.NaN, 300)).isInstanceOf(BadInput.class).extracting("field").isEqualTo("height");
+        assertThatThrownBy(() -> Sheet.empty("s", Unit.MM, 100, 100, 0)).isInstanceOf(BadInput.class).extracting("field").isEqualTo("ppi");
+    }
+
+    @Test
+    void jsonReadsBackWhatWasWrittenAndRefusesWhatItDoesNotKnow() {
+        Panel panel = new Panel("p1", "Left “wing”", new Rectangle(1.5, 0, 2, 1 / 3.0), Seat.upright(new Point(0.1, 1e-7), 30, 40),
+                List.of(new Content.OwnPicture("ab".repeat(32), Fit.ACTUAL, new Placement(new Point(1, 2), 0.0123456789012345, 0.2, -12.5, true), false)));
+        Sheet sheet = Sheet.empty("Tide", Unit.PX, 100, 50, 96).withPaper(new Paper.None())
+                .withShelf(List.of(new Picture("ab".repeat(32), "Dawn", 6000, 4000))).with(List.of(panel), 1);
+        String json = SheetJson.write(sheet);
+        assertThat(SheetJson.read(json)).isEqualTo(sheet);
+        assertThatThrownBy(() -> SheetJson.read(json.replaceFirst("\\{", "{\"novelty\":1,"))).hasMessageContaining("novelty");
+    }
+}

@@ -1,0 +1,390 @@
+package plainlantern.studio;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.FilePayload;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import plainlantern.fitting.Sitting;
+import plainlantern.geometry.Point;
+import plainlantern.outline.Rectangle;
+import plainlantern.picture.Encoder;
+import plainlantern.picture.Resample;
+import plainlantern.sheet.Fit;
+import plainlantern.sheet.Placement;
+
+/** The real interface in headless Chromium, used as people use it. */
+class BrowserTest extends StudioTest {
+    private static Playwright playwright;
+    private static Browser browser;
+
+    @LocalServerPort
+    private int port;
+    private BrowserContext context;
+    private Page page;
+    private final List<String> complaints = new ArrayList<>();
+
+    @BeforeAll
+    static void launch() {
+        playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(chromium()).setArgs(List.of("--no-sandbox",
+                "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update",
+                "--disable-sync", "--force-color-profile=srgb")));
+    }
+
+    private static Path chromium() {
+        for (String folder : System.getenv("PATH").split(":")) {
+            if (Files.isExecutable(Path.of(folder, "chromium"))) return Path.of(folder, "chromium");
+        }
+        throw new IllegalStateException("no chromium on the PATH");
+    }
+
+    @AfterAll
+    static void close() {
+        playwright.close();
+    }
+
+    @BeforeEach
+    void signUp() {
+        context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+        page = context.newPage();
+        page.onPageError(complaints::add);
+        page.onConsoleMessage(m -> {
+            if (m.type().equals("error") && !m.text().contains("status of 4")) complaints.add(m.text());
+        });
+        page.navigate(address("/sign-up"));
+        page.getByLabel("Name").fill("Warden " + System.nanoTime());
+        page.getByLabel("Password").fill("reeds and water");
+        page.getByText("Make the account").click();
+    }
+
+    @AfterEach
+    void nothingWasComplainedOf() {
+        context.close();
+        assertThat(complaints).isEmpty();
+    }
+
+    private String address(String path) {
+        return "http://127.0.0.1:" + port + path;
+    }
+
+    private void newSheet(String width, String height, String unit, String ppi) {
+        ready();
+        page.getByText("New sheet").first().click();
+        Locator form = page.locator("dialog form");
+        form.locator("[name=name]").fill("Open day");
+        form.locator("[name=width]").fill(width);
+        form.locator("[name=height]").fill(height);
+        form.locator("[name=unit]").selectOption(unit);
+        form.locator("[name=ppi]").fill(ppi);
+        form.getByText("Make the sheet").click();
+        ready();
+    }
+
+    private void ready() {
+        page.waitForSelector("html[data-ready]");
+    }
+
+    private void grid(int rows, int columns) {
+        page.locator("#grid [name=rows]").fill(String.valueOf(rows));
+        page.locator("#grid [name=columns]").fill(String.valueOf(columns));
+        assertThat(page.locator("#grid-says")).containsText(rows * columns + " panels");
+        page.getByText("Make the grid").click();
+        assertThat(page.locator("#panels .panel")).hasCount(rows * columns);
+    }
+
+    private Locator panel(int at) {
+        return page.locator("#panels .panel .form").nth(at);
+    }
+
+    private double[] middle(Locator what) {
+        BoundingBox box = what.boundingBox();
+        return new double[] {box.x + box.width / 2, box.y + box.height / 2};
+    }
+
+    private void click(Locator what) {
+        double[] at = middle(what);
+        page.mouse().click(at[0], at[1]);
+    }
+
+    private void drag(double[] from, double dx, double dy) {
+        page.mouse().move(from[0], from[1]);
+        page.mouse().down();
+        page.mouse().move(from[0] + dx / 2, from[1] + dy / 2);
+        page.mouse().move(from[0] + dx, from[1] + dy);
+        page.evaluate("() => new Promise(requestAnimationFrame)");
+        page.mouse().up();
+    }
+
+    /** The bench's field for an edit. */
+    private Locator field(String name) {
+        return page.locator("[data-field=" + name + "]");
+    }
+
+    private double number(String name) {
+        return Double.parseDouble(field(name).inputValue().replace('\u2212', '-').replaceAll("[^0-9.-]", ""));
+    }
+
+    private void bring(FilePayload... files) {
+        page.keyboard().press("2");
+        page.locator("#bring").setInputFiles(files);
+        assertThat(page.locator(".queue li:has(progress)")).hasCount(0);
+    }
+
+    /** From an empty sheet to a delivered picture, and every step back. */
+    @Test
+    void fromNothingToADeliveredPicture() throws Exception {
+        newSheet("120", "80", "mm", "127");
+        grid(1, 2);
+        bring(new FilePayload("Dawn ridge.jpg", "image/jpeg", jpeg(1200, 800, 20)), new FilePayload("notes.jpg", "image/jpeg", "no picture".getBytes()),
+                new FilePayload("Noon.jpg", "image/jpeg", jpeg(800, 1200, 200)));
+        assertThat(page.locator(".shelf-picture")).hasCount(2);
+        assertThat(page.locator(".queue .problem")).containsText("notes.jpg is not a picture");
+        click(panel(0));
+        page.locator(".shelf-picture").first().click();
+        assertThat(page.locator("#panels .panel.covered")).hasCount(1);
+        page.locator(".shelf-picture").nth(1).dragTo(page.locator("#well"), new Locator.DragToOptions()
+                .setTargetPosition(middle(panel(1))[0] - 300, middle(panel(1))[1] - 46));
+        assertThat(page.locator("#panels .panel.empty")).hasCount(0);
+        assertThat(page.locator("#states")).hasText("all covered");
+
+        page.keyboard().press("3");
+        double[] centre = middle(panel(0));
+        page.mouse().click(centre[0], centre[1]);
+        assertThat(field("across")).hasValue("0.00 mm");
+        drag(centre, 15, 400);
+        page.waitForFunction("() => document.querySelector('[data-field=across]')?.value !== '0.00 mm'");
+        assertThat(page.locator(".verdict")).containsText("Covers the panel");
+        double across = number("across");
+        page.mouse().move(centre[0], centre[1]);
+        page.mouse().wheel(0, -300);
+        page.waitForFunction("() => !/^100 %/.test(document.querySelector('#zoom-number').value)");
+        assertThat(number("zoom")).isCloseTo(100 * Math.exp(0.48), within(1.0));
+
+        page.keyboard().press("Control+z");
+        assertThat(page.locator("#zoom-number")).hasValue("100 %");
+        page.keyboard().press("Control+z");
+        assertThat(field("across")).hasValue("0.00 mm");
+        page.reload();
+        ready();
+        page.keyboard().press("Control+Shift+z");
+        click(panel(0));
+        assertThat(field("across")).hasValue(String.format("%.2f mm", across).replace('-', '\u2212'));
+
+        page.keyboard().press("4");
+        Download download = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
+        BufferedImage delivered = ImageIO.read(Files.newInputStream(download.path()));
+        assertThat(download.suggestedFilename()).isEqualTo("Open day.png");
+        assertThat(delivered.getWidth()).isEqualTo(600);
+        assertThat(delivered.getHeight()).isEqualTo(400);
+        assertThat(page.locator("#deliver-says")).containsText("Open day.png");
+        assertThat(boardDifference(delivered)).isLessThan(2);
+    }
+
+    /** Mean difference, of 255, between the sheet on the board as Chromium shows it and a delivery of the same size. */
+    private double boardDifference(BufferedImage delivered) throws Exception {
+        page.setViewportSize(1800, 1200);
+        page.waitForTimeout(600);
+        BoundingBox box = page.locator("#paper").boundingBox();
+        byte[] shot = page.screenshot(new Page.ScreenshotOptions().setClip(box.x, box.y, box.width, box.height));
+        BufferedImage board = ImageIO.read(new ByteArrayInputStream(shot));
+        BufferedImage same = Resample.toSize(bytes(delivered), board.getWidth(), board.getHeight());
+        long sum = 0;
+        for (int y = 2; y < board.getHeight() - 2; y++) {
+            for (int x = 2; x < board.getWidth() - 2; x++) {
+                for (int shift = 0; shift < 24; shift += 8) sum += Math.abs((board.getRGB(x, y) >> shift & 255) - (same.getRGB(x, y) >> shift & 255));
+            }
+        }
+        return sum / 3.0 / (board.getWidth() - 4) / (board.getHeight() - 4);
+    }
+
+    private static BufferedImage bytes(BufferedImage image) {
+        BufferedImage out = new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_3BYTE_BGR);
+        out.createGraphics().drawImage(image, 0, 0, null);
+        return out;
+    }
+
+    @Test
+    void panelsAreSelectedMovedSizedAndTyped() {
+        newSheet("200", "100", "mm", "100");
+        grid(1, 3);
+        click(panel(0));
+        double left = number("left");
+        drag(middle(panel(0)), 60, 0);
+        page.waitForFunction("v => parseFloat(document.querySelector('[data-field=left]').value) > v + 1", left);
+        field("width").fill("210/3 - 2mm");
+        field("width").press("Enter");
+        assertThat(field("width")).hasValue("68.00 mm");
+        field("height").fill("tall");
+        field("height").press("Enter");
+        assertThat(page.locator(".problem").filter(new Locator.FilterOptions().setHasText("tall"))).isVisible();
+        double right = number("left") + number("width");
+        drag(middle(page.locator("#marks .handle.w")), -30, 0);
+        page.waitForFunction("() => parseFloat(document.querySelector('[data-field=width]').value) > 69");
+        assertThat(number("left") + number("width")).isCloseTo(right, within(0.011));
+        page.locator("#well").focus();
+        page.keyboard().press("Control+a");
+        assertThat(page.locator("#tag")).containsText("3 panels");
+        page.keyboard().press("d");
+        assertThat(page.locator("#panels .panel")).hasCount(6);
+        page.keyboard().press("Delete");
+        assertThat(page.locator("#panels .panel")).hasCount(3);
+        BoundingBox well = page.locator("#well").boundingBox();
+        drag(new double[] {well.x + 30, well.y + 30}, well.width - 60, well.height - 60);
+        assertThat(page.locator(".card-panel.chosen")).hasCount(3);
+        page.getByText("Ellipse", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(page.locator("#undo")).hasAttribute("title", "Undo Make ellipse: 3 panels");
+    }
+
+    @Test
+    void aGridThatMakesNoSenseIsExplainedAndChangesNothing() {
+        newSheet("100", "100", "mm", "100");
+        for (String[] bad : new String[][] {{"rows", "0", "1 to 100"}, {"gapAcross", "-1", "negative"}, {"gapAcross", "90", "At most"}, {"columns", "many", "not a number"}}) {
+            String was = page.locator("#grid [name=" + bad[0] + "]").inputValue();
+            page.locator("#grid [name=" + bad[0] + "]").fill(bad[1]);
+            assertThat(page.locator("#grid .problem").filter(new Locator.FilterOptions().setHasText(bad[2])).first()).isVisible();
+            page.getByText("Make the grid").click();
+            assertThat(page.locator("#grid [name=" + bad[0] + "]")).hasValue(bad[1]);
+            page.locator("#grid [name=" + bad[0] + "]").fill(was);
+        }
+        assertThat(page.locator("#panels .panel")).hasCount(0);
+    }
+
+    @Test
+    void anotherWindowsChangesAreSeenAndNeverOverwritten() {
+        newSheet("100", "100", "mm", "100");
+        grid(1, 2);
+        Page other = context.newPage();
+        other.navigate(page.url());
+        other.waitForSelector("html[data-ready]");
+        click(panel(0));
+        page.keyboard().press("Delete");
+        assertThat(page.locator("#panels .panel")).hasCount(1);
+        // The other window still shows both; its edit of the removed one is refused, and it is brought up to date.
+        other.evaluate("() => import('/js/server.js').then(s => s.edit({kind: 'move-panels', panels: ['p1'], dx: 5, dy: 5}))");
+        assertThat(other.locator(".say.fault")).containsText("no longer on the sheet");
+        assertThat(other.locator("#panels .panel")).hasCount(1);
+    }
+
+    @Test
+    void sheetsAreRenamedDuplicatedDeletedAndBroughtBack() {
+        newSheet("148", "105", "mm", "300");
+        page.locator("a.brand").click();
+        page.getByLabel("Name of the sheet").fill("Season card");
+        page.getByLabel("Name of the sheet").press("Enter");
+        assertThat(page.locator(".sheet-picture")).hasAttribute("aria-label", "Open Season card");
+        page.getByLabel("Duplicate").click();
+        assertThat(page.locator(".sheet-card")).hasCount(2);
+        page.getByLabel("Delete").first().click();
+        assertThat(page.locator(".sheet-card.gone")).containsText("was deleted");
+        page.getByText("Undo").click();
+        assertThat(page.locator(".sheet-picture")).hasCount(2);
+    }
+
+    @Test
+    void aBundleIsSavedAndOpenedAgain() throws Exception {
+        newSheet("100", "50", "mm", "100");
+        grid(1, 2);
+        bring(new FilePayload("Tide.jpg", "image/jpeg", jpeg(500, 400, 130)));
+        page.locator("#well").focus();
+        page.keyboard().press("Control+a");
+        page.locator(".shelf-picture").click();
+        assertThat(page.locator("#panels .panel.empty")).hasCount(0);
+        page.keyboard().press("4");
+        Download download = page.waitForDownload(() -> page.getByText("Save bundle").click());
+        page.locator("a.brand").click();
+        page.locator("input[type=file]").setInputFiles(new FilePayload("Open day.lantern.zip", "application/zip", Files.readAllBytes(download.path())));
+        ready();
+        assertThat(page.locator("#panels image")).hasCount(2);
+        page.locator("a.brand").click();
+        page.locator("input[type=file]").setInputFiles(new FilePayload("x.zip", "application/zip", "nothing".getBytes()));
+        assertThat(page.locator(".note.fault")).containsText("no zip archive");
+    }
+
+    /** CSS Images 3, object-fit with object-position 50% 50%: what Chromium paints, and what our placements say it must. */
+    @Test
+    void fitsAreThoseOfObjectFit() throws Exception {
+        Random random = new Random(4);
+        Map<String, Fit> rules = new LinkedHashMap<>(Map.of("cover", Fit.COVER, "contain", Fit.CONTAIN, "fill", Fit.STRETCH, "none", Fit.ACTUAL));
+        Page blank = context.newPage();
+        for (int i = 0; i < 25; i++) {
+            int width = 30 + random.nextInt(280);
+            int height = 30 + random.nextInt(700);
+            BufferedImage checks = checks(40 + random.nextInt(500), 40 + random.nextInt(500));
+            String data = Base64.getEncoder().encodeToString(Encoder.png(checks, 72));
+            StringBuilder html = new StringBuilder("<body style='margin:0;background:#fff'>");
+            int left = 0;
+            for (String rule : rules.keySet()) {
+                html.append(String.format("<img src='data:image/png;base64,%s' style='position:absolute;top:0;left:%dpx;width:%dpx;height:%dpx;object-fit:%s'>",
+                        data, left, width, height, rule));
+                left += 320;
+            }
+            blank.setContent(html.toString());
+            BufferedImage painted = ImageIO.read(new ByteArrayInputStream(blank.screenshot()));
+            left = 0;
+            for (var rule : rules.entrySet()) {
+                BufferedImage box = painted.getSubimage(left, 0, width, height);
+                // One pixel of the box counts as one millimetre, so that actual size is 25.4 ppi.
+                Sitting sitting = new Sitting(Rectangle.SHARP.path(width, height), checks.getWidth(), checks.getHeight());
+                Placement placement = sitting.fitted(rule.getValue(), 0, false, 25.4);
+                assertThat(mistakes(box, checks, placement)).as(rule.getKey() + " of " + checks.getWidth() + "x" + checks.getHeight() + " in " + width + "x" + height).isZero();
+                left += 320;
+            }
+        }
+    }
+
+    /** Eight by eight fields, each with a colour of its own. */
+    private static BufferedImage checks(int width, int height) {
+        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_3BYTE_BGR);
+        for (int y = 0; y < height; y++) for (int x = 0; x < width; x++) image.setRGB(x, y, (x * 8 / width * 30) << 16 | (y * 8 / height * 30) << 8 | 128);
+        return image;
+    }
+
+    /** How many pixels of the box show another field than the placement puts there; field edges, which blur, do not count. */
+    private static int mistakes(BufferedImage box, BufferedImage checks, Placement placement) {
+        var back = placement.toPanel(checks.getWidth(), checks.getHeight()).inverse();
+        double blur = 3 + 2 * Math.max(placement.scaleX(), placement.scaleY());
+        int mistakes = 0;
+        for (int y = 0; y < box.getHeight(); y += 3) {
+            for (int x = 0; x < box.getWidth(); x += 3) {
+                Point middle = new Point(x + 0.5 - box.getWidth() / 2.0, y + 0.5 - box.getHeight() / 2.0);
+                int expected = colour(checks, back.apply(middle));
+                boolean edge = false;
+                for (double[] off : new double[][] {{-blur, 0}, {blur, 0}, {0, -blur}, {0, blur}}) edge |= colour(checks, back.apply(middle.plus(new Point(off[0], off[1])))) != expected;
+                if (!edge && (box.getRGB(x, y) & 0xFFFFFF) != expected) mistakes++;
+            }
+        }
+        return mistakes;
+    }
+
+    private static int colour(BufferedImage checks, Point at) {
+        int x = (int) Math.floor(at.x());
+        int y = (int) Math.floor(at.y());
+        return x < 0 || y < 0 || x >= checks.getWidth() || y >= checks.getHeight() ? 0xFFFFFF : checks.getRGB(x, y) & 0xFFFFFF;
+    }
+}

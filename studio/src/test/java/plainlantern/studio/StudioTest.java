@@ -1,0 +1,48 @@
+package plainlantern.studio;
+
+import java.awt.Color;
+import java.awt.GradientPaint;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import plainlantern.picture.Encoder;
+import plainlantern.studio.account.AccountStore;
+import plainlantern.studio.account.Member;
+import plainlantern.studio.shelf.Pictures;
+import plainlantern.studio.sheets.Sheets;
+
+/** The whole application on a real PostgreSQL, with a fresh account for each test. */
+@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
+abstract class StudioTest {
+    @Autowired
+    protected AccountStore accounts;
+    @Autowired
+    protected Sheets sheets;
+    @Autowired
+    protected Pictures pictures;
+    protected Member member;
+
+    @BeforeEach
+    void account() {
+        member = newMember();
+    }
+
+    protected Member newMember() {
+        return accounts.add("Keeper " + UUID.randomUUID().toString().substring(0, 8), "no password");
+    }
+
+    /** A JPEG of two slanting colours; another {@code hue} gives another picture. */
+    protected static byte[] jpeg(int width, int height, int hue) {
+        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_3BYTE_BGR);
+        Graphics2D g = image.createGraphics();
+        g.setPaint(new GradientPaint(0, 0, Color.getHSBColor(hue / 360f, 0.7f, 0.9f), width, height, Color.getHSBColor(hue / 360f + 0.4f, 0.8f, 0.3f)));
+        g.fillRect(0, 0, width, height);
+        g.setColor(Color.WHITE);
+        g.fillOval(width / 3, height / 3, width / 6, width / 6);
+        g.dispose();
+        return Encoder.jpeg(image, 0.95f, 300);
+    }
+}
