@@ -1,6 +1,5 @@
 package plainlantern.outline;
 
-import java.util.Locale;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Path.Segment;
 import plainlantern.geometry.Point;
@@ -27,10 +26,24 @@ public final class PathData {
         }
     }
 
-    /** {@code value} with at most {@code decimals} decimals and no needless zeros. */
+    /**
+     * {@code value} with at most {@code decimals} (0 to 9) decimals and no needless zeros. Boards are made of hundreds of
+     * thousands of these, so no general formatter is used.
+     */
     public static String number(double value, int decimals) {
-        String text = String.format(Locale.ROOT, "%." + decimals + "f", value);
-        if (text.indexOf('.') >= 0) text = text.replaceAll("0+$", "").replaceAll("\\.$", "");
-        return text.equals("-0") ? "0" : text;
+        long unit = 1;
+        for (int i = 0; i < decimals; i++) unit *= 10;
+        long scaled = Math.round(value * unit);
+        if (scaled == Long.MAX_VALUE || scaled == Long.MIN_VALUE) throw new IllegalArgumentException("no number to write: " + value);
+        long whole = Math.abs(scaled) / unit;
+        long part = Math.abs(scaled) % unit;
+        StringBuilder out = new StringBuilder();
+        if (scaled < 0) out.append('-');
+        out.append(whole);
+        if (part == 0) return out.toString();
+        String digits = Long.toString(unit + part);
+        int end = digits.length();
+        while (digits.charAt(end - 1) == '0') end--;
+        return out.append('.').append(digits, 1, end).toString();
     }
 }

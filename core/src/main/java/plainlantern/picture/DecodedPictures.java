@@ -6,7 +6,10 @@ import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.Function;
 
-/** Full-size pictures decoded from their originals; the last few are kept, so that one seen in many panels is read once. */
+/**
+ * Pictures decoded from their originals, no larger than a rendering needs; the last few are kept, so that one seen in many
+ * panels is read once.
+ */
 public final class DecodedPictures implements PictureSource {
     private static final int KEPT = 3;
 
@@ -20,20 +23,23 @@ public final class DecodedPictures implements PictureSource {
 
     @Override
     public BufferedImage image(String id, double share) {
+        // What is left to reduce stays above Resample's own blocks, so that the fine filter always has the last word.
+        int shrink = Integer.highestOneBit((int) Math.max(1, Math.min(8, 1 / share / Resample.LEFT_TO_FILTER)));
+        String key = id + '/' + shrink;
         CompletableFuture<BufferedImage> mine = new CompletableFuture<>();
         CompletableFuture<BufferedImage> image;
         synchronized (kept) {
-            CompletableFuture<BufferedImage> theirs = kept.get(id);
+            CompletableFuture<BufferedImage> theirs = kept.get(key);
             image = theirs == null ? mine : theirs;
             if (theirs == null) {
-                kept.put(id, mine);
+                kept.put(key, mine);
                 if (kept.size() > KEPT) kept.remove(kept.keySet().iterator().next());
             }
         }
         if (image == mine) {
             try {
                 byte[] bytes = originals.apply(id);
-                mine.complete(PictureReader.decode(id, bytes, PictureReader.inspect(id, bytes)));
+                mine.complete(PictureReader.decode(id, bytes, PictureReader.inspect(id, bytes), shrink));
             } catch (RuntimeException | Error e) {
                 mine.completeExceptionally(e);
                 throw e;

@@ -22,8 +22,8 @@ import javax.imageio.stream.ImageOutputStream;
 /** Writes finished sRGB images as files that say their resolution and their colour space. */
 public final class Encoder {
     private static final String JPEG_TREE = "javax_imageio_jpeg_image_1.0";
-    /** Deflate level: beyond this, files of photographs hardly shrink and take much longer. */
-    private static final int PNG_LEVEL = 4;
+    /** Deflate level: beyond this, files of photographs hardly shrink and take longer (measured, docs/performance.md). */
+    private static final int PNG_LEVEL = 2;
     /** From this quality on, colour keeps the full resolution (common practice). */
     private static final float FULL_CHROMA = 0.9f;
 

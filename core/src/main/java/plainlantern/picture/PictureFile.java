@@ -5,5 +5,6 @@ package plainlantern.picture;
  *
  * @param width  pixels across, upright
  * @param height pixels down, upright
+ * @param srgb   whether its colours are sRGB as they stand: it names no other profile
  */
-public record PictureFile(FileKind format, int width, int height, Orientation orientation) {}
+public record PictureFile(FileKind kind, int width, int height, Orientation orientation, boolean srgb) {}

@@ -2,8 +2,9 @@ package plainlantern.picture;
 
 import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
-import com.drew.metadata.MetadataException;
+import com.drew.metadata.Metadata;
 import com.drew.metadata.exif.ExifIFD0Directory;
+import com.drew.metadata.icc.IccDirectory;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -34,14 +35,14 @@ public final class PictureReader {
         if (bytes.length > MOST_BYTES) {
             throw refused(fileName, String.format(Locale.ROOT, "has %.1f MB; at most 80 MB can be imported.", bytes.length / 1048576.0));
         }
-        FileKind format = FileKind.of(bytes).orElseThrow(() ->
+        FileKind kind = FileKind.of(bytes).orElseThrow(() ->
                 refused(fileName, "is not a picture that can be read. JPEG, PNG, WebP, GIF, BMP and TIFF can."));
         Optional<FileKind> claimed = FileKind.claimedBy(fileName);
-        if (claimed.isPresent() && claimed.get() != format) {
-            throw refused(fileName, "says it is " + claimed.get() + " but holds " + format + ". Rename it to ."
-                    + format.extension() + " if you trust it.");
+        if (claimed.isPresent() && claimed.get() != kind) {
+            throw refused(fileName, "says it is " + claimed.get() + " but holds " + kind + ". Rename it to ."
+                    + kind.extension() + " if you trust it.");
         }
-        return withReader(fileName, bytes, format, reader -> {
+        return withReader(fileName, bytes, kind, reader -> {
             int width = reader.getWidth(0);
             int height = reader.getHeight(0);
             if (width <= 0 || height <= 0) throw refused(fileName, "has no pixels.");
@@ -49,15 +50,29 @@ public final class PictureReader {
                 throw refused(fileName, String.format(Locale.ROOT, "has %.0f megapixels; at most 250 can be imported.",
                         (double) width * height / 1e6));
             }
-            Orientation orientation = orientation(bytes);
+            Metadata metadata = metadata(bytes);
+            Orientation orientation = orientation(metadata);
             boolean swap = orientation.swapsSides();
-            return new PictureFile(format, swap ? height : width, swap ? width : height, orientation);
+            return new PictureFile(kind, swap ? height : width, swap ? width : height, orientation, srgb(metadata));
         });
     }
 
     /** The first image of the file, upright, sRGB: interleaved bytes, TYPE_3BYTE_BGR or, with transparency, TYPE_4BYTE_ABGR. */
     public static BufferedImage decode(String fileName, byte[] bytes, PictureFile file) {
-        BufferedImage stored = withReader(fileName, bytes, file.format(), reader -> {
+        return decode(fileName, bytes, file, 1);
+    }
+
+    /**
+     * As {@link #decode(String, byte[], PictureFile)}, smaller by a whole factor where that saves work.
+     *
+     * @param shrink the largest factor by which the sides may be divided, at least 1
+     */
+    public static BufferedImage decode(String fileName, byte[] bytes, PictureFile file, double shrink) {
+        if (file.kind() == FileKind.JPEG && file.srgb()) {
+            Optional<BufferedImage> fast = FastJpeg.decode(bytes, shrink >= 8 ? 8 : shrink >= 4 ? 4 : shrink >= 2 ? 2 : 1);
+            if (fast.isPresent()) return file.orientation().upright(fast.get());
+        }
+        BufferedImage stored = withReader(fileName, bytes, file.kind(), reader -> {
             AtomicReference<String> warning = new AtomicReference<>();
             reader.addIIOReadWarningListener((IIOReadWarningListener) (source, text) -> warning.set(text));
             BufferedImage image = reader.read(0);
@@ -73,9 +88,9 @@ public final class PictureReader {
         T from(ImageReader reader) throws IOException;
     }
 
-    private static <T> T withReader(String fileName, byte[] bytes, FileKind format, Reading<T> reading) {
+    private static <T> T withReader(String fileName, byte[] bytes, FileKind kind, Reading<T> reading) {
         try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
-            Iterator<ImageReader> readers = ImageIO.getImageReadersByMIMEType(format.mediaType());
+            Iterator<ImageReader> readers = ImageIO.getImageReadersByMIMEType(kind.mediaType());
             ImageReader reader = readers.next();
             try {
                 reader.setInput(in, true, true);
@@ -91,16 +106,26 @@ public final class PictureReader {
         }
     }
 
-    private static Orientation orientation(byte[] bytes) {
+    /** Damaged metadata says nothing about the pixels: the file is taken as if it had none. */
+    private static Metadata metadata(byte[] bytes) {
         try {
-            var exif = ImageMetadataReader.readMetadata(new ByteArrayInputStream(bytes), bytes.length)
-                    .getFirstDirectoryOfType(ExifIFD0Directory.class);
-            if (exif == null || !exif.containsTag(ExifIFD0Directory.TAG_ORIENTATION)) return Orientation.TOP_LEFT;
-            return Orientation.of(exif.getInt(ExifIFD0Directory.TAG_ORIENTATION));
-        } catch (ImageProcessingException | IOException | MetadataException | RuntimeException e) {
-            // Damaged metadata says nothing about the pixels: take them as they stand.
-            return Orientation.TOP_LEFT;
+            return ImageMetadataReader.readMetadata(new ByteArrayInputStream(bytes), bytes.length);
+        } catch (ImageProcessingException | IOException | RuntimeException e) {
+            return new Metadata();
         }
+    }
+
+    private static Orientation orientation(Metadata metadata) {
+        for (ExifIFD0Directory exif : metadata.getDirectoriesOfType(ExifIFD0Directory.class)) {
+            Integer value = exif.getInteger(ExifIFD0Directory.TAG_ORIENTATION);
+            if (value != null) return Orientation.of(value);
+        }
+        return Orientation.TOP_LEFT;
+    }
+
+    private static boolean srgb(Metadata metadata) {
+        return metadata.getDirectoriesOfType(IccDirectory.class).stream()
+                .allMatch(icc -> String.valueOf(icc.getDescription(IccDirectory.TAG_TAG_desc)).contains("sRGB"));
     }
 
     private static BadInput refused(String fileName, String why) {

@@ -16,6 +16,8 @@ import plainlantern.geometry.Point;
  */
 public final class Resample {
     private static final int STRIP = 48;
+    /** A reduction is done by averaging whole blocks until about this factor is left for the fine filter. */
+    static final double LEFT_TO_FILTER = 1.8;
 
     private Resample() {}
 
@@ -56,8 +58,8 @@ public final class Resample {
     }
 
     private static Tile straight(BufferedImage image, Affine map, int left, int top, int width, int height) {
-        int shrinkX = Math.max(1, (int) Math.floor(1 / Math.abs(map.a()) / 2));
-        int shrinkY = Math.max(1, (int) Math.floor(1 / Math.abs(map.d()) / 2));
+        int shrinkX = Math.max(1, (int) Math.floor(1 / Math.abs(map.a()) / LEFT_TO_FILTER));
+        int shrinkY = Math.max(1, (int) Math.floor(1 / Math.abs(map.d()) / LEFT_TO_FILTER));
         Source source = Source.of(image, shrinkX, shrinkY, reached(map, left, top, width, height));
         Kernel across = new Kernel(left, width, map.a() * shrinkX, map.e() + map.a() * source.x(), source.width());
         Kernel down = new Kernel(top, height, map.d() * shrinkY, map.f() + map.d() * source.y(), source.height());
@@ -100,39 +102,40 @@ public final class Resample {
     }
 
     private static float[] row(Source source, int y, Kernel across) {
-        int width = across.start.length;
         float[] line = source.line(y);
-        int bands = source.bands();
-        float[] out = new float[width * bands];
-        for (int x = 0; x < width; x++) {
+        float[] out = new float[across.start.length * source.bands()];
+        if (source.bands() == 3) rowOpaque(line, across, out);
+        else rowClear(line, across, out);
+        return out;
+    }
+
+    private static void rowOpaque(float[] line, Kernel across, float[] out) {
+        for (int x = 0, to = 0; x < across.start.length; x++, to += 3) {
             float[] weights = across.weights[x];
-            int at = across.start[x] * bands;
             float b = 0;
             float g = 0;
             float r = 0;
-            float a = 0;
-            if (bands == 3) {
-                for (float weight : weights) {
-                    b += weight * line[at];
-                    g += weight * line[at + 1];
-                    r += weight * line[at + 2];
-                    at += 3;
-                }
-            } else {
-                for (float weight : weights) {
-                    b += weight * line[at];
-                    g += weight * line[at + 1];
-                    r += weight * line[at + 2];
-                    a += weight * line[at + 3];
-                    at += 4;
-                }
-                out[x * 4 + 3] = a;
+            for (int k = 0, at = across.start[x] * 3; k < weights.length; k++, at += 3) {
+                float weight = weights[k];
+                b += weight * line[at];
+                g += weight * line[at + 1];
+                r += weight * line[at + 2];
             }
-            out[x * bands] = b;
-            out[x * bands + 1] = g;
-            out[x * bands + 2] = r;
+            out[to] = b;
+            out[to + 1] = g;
+            out[to + 2] = r;
         }
-        return out;
+    }
+
+    private static void rowClear(float[] line, Kernel across, float[] out) {
+        for (int x = 0; x < across.start.length; x++) {
+            float[] weights = across.weights[x];
+            for (int band = 0; band < 4; band++) {
+                float sum = 0;
+                for (int k = 0; k < weights.length; k++) sum += weights[k] * line[(across.start[x] + k) * 4 + band];
+                out[x * 4 + band] = sum;
+            }
+        }
     }
 
     private static int opaque(float[] sum, int at) {
@@ -220,7 +223,8 @@ public final class Resample {
             int columns = Math.min(shrinkX, stride - x);
             for (int j = 0; j < rows; j++) {
                 int at = ((y + row * shrinkY + j) * stride + x) * bands;
-                if (bands == 3) addOpaque(out, at, columns);
+                if (bands == 3 && columns == 2) addOpaquePairs(out, at);
+                else if (bands == 3) addOpaque(out, at, columns);
                 else addClear(out, at, columns);
             }
             float share = 1f / (columns * rows);
@@ -231,10 +235,11 @@ public final class Resample {
         private void addOpaque(float[] out, int from, int columns) {
             int at = from;
             for (int i = 0; i < out.length; i += 3) {
-                int b = 0;
-                int g = 0;
-                int r = 0;
-                for (int k = 0; k < columns; k++, at += 3) {
+                int b = data[at] & 0xFF;
+                int g = data[at + 1] & 0xFF;
+                int r = data[at + 2] & 0xFF;
+                at += 3;
+                for (int k = 1; k < columns; k++, at += 3) {
                     b += data[at] & 0xFF;
                     g += data[at + 1] & 0xFF;
                     r += data[at + 2] & 0xFF;
@@ -242,6 +247,16 @@ public final class Resample {
                 out[i] += b;
                 out[i + 1] += g;
                 out[i + 2] += r;
+            }
+        }
+
+        /** As {@link #addOpaque} for blocks two pixels wide, the commonest by far. */
+        private void addOpaquePairs(float[] out, int from) {
+            int at = from;
+            for (int i = 0; i < out.length; i += 3, at += 6) {
+                out[i] += (data[at] & 0xFF) + (data[at + 3] & 0xFF);
+                out[i + 1] += (data[at + 1] & 0xFF) + (data[at + 4] & 0xFF);
+                out[i + 2] += (data[at + 2] & 0xFF) + (data[at + 5] & 0xFF);
             }
         }
 

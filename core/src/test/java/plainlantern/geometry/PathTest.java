@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import plainlantern.outline.Ellipse;
+import plainlantern.outline.PathData;
 import plainlantern.outline.Rectangle;
 
 class PathTest {
@@ -39,6 +40,16 @@ class PathTest {
     void overlappingRadiiShrinkTogether() {
         double area = Polygons.area(new Rectangle(30, 30, 30, 30).path(40, 40));
         assertThat(area).isCloseTo(Math.PI * 400, within(0.4));
+    }
+
+    @Test
+    void numbersAreWrittenShort() {
+        assertThat(PathData.number(12.5, 5)).isEqualTo("12.5");
+        assertThat(PathData.number(-0.000004, 5)).isEqualTo("0");
+        assertThat(PathData.number(-3.000049, 4)).isEqualTo("-3");
+        assertThat(PathData.number(0.0875, 9)).isEqualTo("0.0875");
+        assertThat(PathData.number(99.999996, 5)).isEqualTo("100");
+        assertThat(PathData.of(Rectangle.SHARP.path(3, 2))).isEqualTo("M-1.5 -1L1.5 -1L1.5 1L-1.5 1Z");
     }
 
     @Test

@@ -318,10 +318,14 @@ class BrowserTest extends StudioTest {
         page.keyboard().press("4");
         Download download = page.waitForDownload(() -> page.getByText("Save bundle").click());
         page.locator("a.brand").click();
+        page.waitForURL("**/sheets");
+        ready();
         page.locator("input[type=file]").setInputFiles(new FilePayload("Open day.lantern.zip", "application/zip", Files.readAllBytes(download.path())));
         ready();
         assertThat(page.locator("#panels image")).hasCount(2);
         page.locator("a.brand").click();
+        page.waitForURL("**/sheets");
+        ready();
         page.locator("input[type=file]").setInputFiles(new FilePayload("x.zip", "application/zip", "nothing".getBytes()));
         assertThat(page.locator(".note.fault")).containsText("no zip archive");
     }

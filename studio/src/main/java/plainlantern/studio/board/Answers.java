@@ -56,9 +56,10 @@ class Answers {
         Set<String> there = new HashSet<>(order);
         List<String> kept = selected.stream().filter(there::contains).toList();
         LineUpView lineUp = LineUpView.of(sheet, changed, CARD);
+        String[] cards = cards(lineUp);
         List<Answer.Part> parts = new ArrayList<>();
         for (int i = 0; i < changed.size(); i++) {
-            parts.add(new Answer.Part(changed.get(i).id(), BoardPainter.panel(sheet, changed.get(i), BOARD), card(lineUp.cards().get(i))));
+            parts.add(new Answer.Part(changed.get(i).id(), BoardPainter.panel(sheet, changed.get(i), BOARD), cards[i]));
         }
         return new Answer(opened.version(), sheet.name(), SheetSize.describe(sheet), kept(opened), opened.undo().orElse(""),
                 opened.redo().orElse(""), parts, order, kept, sheet.paper() instanceof Paper.Plain plain ? plain.colour().hex() : "",
@@ -73,7 +74,8 @@ class Answers {
         return templates.process("board/bench", Set.of("bench"), new Context(Locale.ROOT, Map.of("view", view, "stages", Stage.values())));
     }
 
-    private String card(LineUpView.Card card) {
-        return templates.process("board/card", Set.of("card"), new Context(Locale.ROOT, Map.of("card", card)));
+    /** All cards in one go of the template, which costs far less than one by one. */
+    private String[] cards(LineUpView lineUp) {
+        return templates.process("board/card", Set.of("cards"), new Context(Locale.ROOT, Map.of("lineup", lineUp))).split("<hr>");
     }
 }

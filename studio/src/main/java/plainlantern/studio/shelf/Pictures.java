@@ -45,7 +45,7 @@ public class Pictures {
     public Picture add(UUID account, String fileName, byte[] bytes) {
         PictureFile file = PictureReader.inspect(fileName, bytes);
         String sha = Sha256.of(bytes);
-        PictureRow row = new PictureRow(sha, file.format().name(), file.width(), file.height());
+        PictureRow row = new PictureRow(sha, file.kind().name(), file.width(), file.height());
         Map<String, PictureStore.Data> kinds = new LinkedHashMap<>();
         if (store.find(sha).isEmpty()) kinds.putAll(kinds(fileName, bytes, file));
         transaction.executeWithoutResult(status -> {
@@ -59,7 +59,7 @@ public class Pictures {
         int megapixels = (int) Math.min(OPEN_MEGAPIXELS, 1 + (long) file.width() * file.height() / 1_000_000);
         Map<Level, byte[]> previews = using(megapixels, () -> Previews.of(PictureReader.decode(fileName, bytes, file)));
         Map<String, PictureStore.Data> kinds = new LinkedHashMap<>();
-        kinds.put(PictureStore.ORIGINAL, new PictureStore.Data(file.format().mediaType(), bytes));
+        kinds.put(PictureStore.ORIGINAL, new PictureStore.Data(file.kind().mediaType(), bytes));
         previews.forEach((level, data) -> kinds.put(kind(level),
                 new PictureStore.Data(FileKind.of(data).orElseThrow().mediaType(), data)));
         return kinds;

@@ -1,0 +1,96 @@
+package plainlantern.bench;
+
+import java.awt.image.BufferedImage;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+import plainlantern.editing.ArrangeGrid;
+import plainlantern.editing.FillPanels;
+import plainlantern.editing.MovePanels;
+import plainlantern.editing.ShelvePictures;
+import plainlantern.geometry.Unit;
+import plainlantern.picture.Encoder;
+import plainlantern.picture.PictureReader;
+import plainlantern.picture.Previews;
+import plainlantern.picture.Resample;
+import plainlantern.rendering.BoardPainter;
+import plainlantern.sheet.Element;
+import plainlantern.sheet.Picture;
+import plainlantern.sheet.Sheet;
+import plainlantern.sheet.SheetJson;
+
+/** What single steps of the core take, without server and database. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Fork(1)
+@Warmup(iterations = 2, time = 2)
+@Measurement(iterations = 3, time = 2)
+public class CoreBenchmarks {
+    @Param({"200"})
+    public int panels;
+
+    private Sheet sheet;
+    private List<String> ids;
+    private String json;
+    private BufferedImage large;
+    private byte[] jpeg;
+
+    @Setup
+    public void make() {
+        Picture picture = new Picture("a".repeat(64), "Dawn", 6000, 4000);
+        Sheet empty = new ShelvePictures(List.of(picture)).apply(Sheet.empty("Bench", Unit.MM, 420, 297, 300));
+        Sheet grid = new ArrangeGrid(panels / 10.0, 10, 1, 1, 5, 5, 5, 5).apply(empty);
+        ids = new ArrayList<>(grid.elements().stream().map(Element::id).toList());
+        sheet = new FillPanels(ids, picture.id()).apply(grid);
+        json = SheetJson.write(sheet);
+        large = Pixels.photo(6000, 4000, 1);
+        jpeg = Encoder.jpeg(large, 0.92f, 300);
+    }
+
+    @Benchmark
+    public Sheet moveOnePanel() {
+        return new MovePanels(List.of(ids.get(0)), 1, 1).apply(sheet);
+    }
+
+    @Benchmark
+    public Sheet readDocument() {
+        return SheetJson.read(json);
+    }
+
+    @Benchmark
+    public String writeDocument() {
+        return SheetJson.write(sheet);
+    }
+
+    @Benchmark
+    public int drawBoard() {
+        return sheet.panels().stream().mapToInt(p -> BoardPainter.panel(sheet, p, id -> id).length()).sum();
+    }
+
+    @Benchmark
+    public BufferedImage scale24MegapixelsToAPanel() {
+        return Resample.toSize(large, 1180, 787);
+    }
+
+    @Benchmark
+    public BufferedImage decode24MegapixelJpeg() {
+        return PictureReader.decode("a.jpg", jpeg, PictureReader.inspect("a.jpg", jpeg));
+    }
+
+    @Benchmark
+    public int previewsOf24Megapixels() {
+        return Previews.of(large).size();
+    }
+}

@@ -1,0 +1,161 @@
+package plainlantern.bench;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import plainlantern.picture.Encoder;
+
+/**
+ * Times a running server over HTTP as a browser would use it, and leaves a bundle of a sheet with twelve large pictures for
+ * the comparison of deliveries. Arguments: address, folder.
+ */
+public final class ServerBench {
+    private final HttpClient http = HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+    private final String address;
+    private String token;
+
+    private ServerBench(String address) {
+        this.address = address;
+    }
+
+    public static void main(String[] args) throws Exception {
+        ServerBench bench = new ServerBench(args[0]);
+        bench.signUp();
+        for (int panels : new int[] {10, 50, 200, 1000}) bench.sheet(panels);
+        bench.pictures(Path.of(args[1]));
+    }
+
+    private void signUp() throws Exception {
+        token = find(get("/sign-up"), "name=\"csrf\" content=\"([^\"]+)\"");
+        form("/sign-up", "name=Bench+" + UUID.randomUUID() + "&password=only+for+timing");
+        token = find(get("/sheets"), "name=\"csrf\" content=\"([^\"]+)\"");
+    }
+
+    private String newSheet(String name, int width, int height) throws Exception {
+        HttpResponse<String> made = form("/sheets", "name=" + name + "&width=" + width + "&height=" + height + "&unit=mm&ppi=300");
+        return made.headers().firstValue("Location").orElseThrow().replaceFirst(".*/sheets/", "");
+    }
+
+    /** Edits of one panel and of all, and opening, on a filled sheet of so many panels. */
+    private void sheet(int panels) throws Exception {
+        String id = newSheet("Bench", 420, 297);
+        String picture = upload(Encoder.jpeg(Pixels.photo(1200, 800, panels), 0.9f, 300));
+        shelve(id, List.of(picture));
+        edit(id, "{\"kind\":\"arrange-grid\",\"rows\":10,\"columns\":" + panels / 10 + ",\"gapAcross\":0.5,\"gapDown\":0.5,\"top\":5,\"right\":5,\"bottom\":5,\"left\":5}");
+        StringBuilder all = new StringBuilder("[");
+        for (int i = 1; i <= panels; i++) all.append(i > 1 ? "," : "").append("\"p").append(i).append('"');
+        edit(id, "{\"kind\":\"fill\",\"panels\":" + all + "],\"picture\":\"" + picture + "\"}");
+        for (int i = 0; i < 60; i++) move(id, i);
+        double[] times = new double[100];
+        for (int i = 0; i < times.length; i++) times[i] = move(id, i);
+        row("edit one panel of " + panels, times);
+        double[] both = new double[20];
+        for (int i = 0; i < both.length; i++) both[i] = edit(id, "{\"kind\":\"move-panels\",\"panels\":" + all + "],\"dx\":" + (i % 2 * 2 - 1) + ",\"dy\":0}");
+        row("edit all " + panels + " panels", both);
+        double[] opens = new double[20];
+        for (int i = 0; i < opens.length; i++) opens[i] = timed(() -> get("/sheets/" + id + "?stage=arrange"));
+        row("open the page of " + panels + " panels", opens);
+    }
+
+    private double move(String id, int i) throws Exception {
+        return edit(id, "{\"kind\":\"move-picture\",\"panels\":[\"p" + (i % 9 + 1) + "\"],\"dx\":0.0" + (i % 7 + 1) + ",\"dy\":0}");
+    }
+
+    /** Import of 24 megapixels, and the sheet for the deliveries. */
+    private void pictures(Path folder) throws Exception {
+        String id = newSheet("Twelve", 420, 297);
+        edit(id, "{\"kind\":\"arrange-grid\",\"rows\":3,\"columns\":4,\"gapAcross\":6,\"gapDown\":6,\"top\":10,\"right\":10,\"bottom\":10,\"left\":10}");
+        List<String> shas = new ArrayList<>();
+        double[] times = new double[12];
+        for (int i = 0; i < 12; i++) {
+            byte[] jpeg = Encoder.jpeg(Pixels.photo(6000, 4000, 100 + i), 0.92f, 300);
+            Files.write(folder.resolve(String.format("p%02d.jpg", i)), jpeg);
+            times[i] = timed(() -> shas.add(upload(jpeg)));
+        }
+        row("import a 24-megapixel JPEG", times);
+        shelve(id, shas);
+        for (int i = 0; i < 12; i++) edit(id, "{\"kind\":\"fill\",\"panels\":[\"p" + (i + 1) + "\"],\"picture\":\"" + shas.get(i) + "\"}");
+        HttpResponse<byte[]> bundle = http.send(request("/sheets/" + id + "/bundle").build(), HttpResponse.BodyHandlers.ofByteArray());
+        Files.write(folder.resolve("twelve.lantern.zip"), bundle.body());
+    }
+
+    private interface Work {
+        void run() throws Exception;
+    }
+
+    private static double timed(Work work) throws Exception {
+        long start = System.nanoTime();
+        work.run();
+        return (System.nanoTime() - start) / 1e6;
+    }
+
+    private static void row(String what, double[] times) {
+        double[] sorted = times.clone();
+        Arrays.sort(sorted);
+        System.out.printf(Locale.ROOT, "| %s | %.1f | %.1f |%n", what, sorted[sorted.length / 2], sorted[(int) Math.ceil(sorted.length * 0.95) - 1]);
+    }
+
+    private double edit(String id, String edit) throws Exception {
+        return timed(() -> json("/sheets/" + id + "/edits", "{\"edit\":" + edit + ",\"stage\":\"arrange\",\"selected\":[\"p1\"],\"version\":" + version + "}"));
+    }
+
+    /** The version that the last answer named: an edit that knows it gets only what changed. */
+    private long version;
+
+    private void json(String path, String body) throws Exception {
+        HttpResponse<String> answer = http.send(request(path).header("Content-Type", "application/json")
+                .POST(HttpRequest.BodyPublishers.ofString(body)).build(), HttpResponse.BodyHandlers.ofString());
+        if (answer.statusCode() != 200) throw new IOException(path + ": " + answer.statusCode() + " " + answer.body());
+        version = Long.parseLong(find(answer.body(), "\"version\":(\\d+)"));
+    }
+
+    private void shelve(String id, List<String> shas) throws Exception {
+        StringBuilder names = new StringBuilder();
+        for (String sha : shas) names.append(names.isEmpty() ? "" : ",").append('"').append(sha).append("\":\"picture\"");
+        json("/sheets/" + id + "/shelf", "{\"pictures\":{" + names + "},\"stage\":\"arrange\",\"selected\":[],\"version\":0}");
+    }
+
+    private String upload(byte[] jpeg) throws IOException, InterruptedException {
+        String edge = "edge" + UUID.randomUUID();
+        byte[] head = ("--" + edge + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"picture.jpg\"\r\n\r\n").getBytes(StandardCharsets.UTF_8);
+        byte[] tail = ("\r\n--" + edge + "--\r\n").getBytes(StandardCharsets.UTF_8);
+        HttpResponse<String> answer = http.send(request("/pictures").header("Content-Type", "multipart/form-data; boundary=" + edge)
+                .POST(HttpRequest.BodyPublishers.ofByteArrays(List.of(head, jpeg, tail))).build(), HttpResponse.BodyHandlers.ofString());
+        return find(answer.body(), "\"id\":\"([0-9a-f]{64})\"");
+    }
+
+    private String get(String path) throws IOException, InterruptedException {
+        return http.send(request(path).build(), HttpResponse.BodyHandlers.ofString()).body();
+    }
+
+    private HttpResponse<String> form(String path, String body) throws IOException, InterruptedException {
+        return http.send(request(path).header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString(body + "&_csrf=" + URLEncoder.encode(token, StandardCharsets.UTF_8))).build(),
+                HttpResponse.BodyHandlers.ofString());
+    }
+
+    private HttpRequest.Builder request(String path) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path)).header("Accept", "application/json, text/html");
+        return token == null ? request : request.header("X-CSRF-TOKEN", token);
+    }
+
+    private static String find(String text, String pattern) throws IOException {
+        Matcher matcher = Pattern.compile(pattern).matcher(text);
+        if (!matcher.find()) throw new IOException("no " + pattern + " in " + text.substring(0, Math.min(300, text.length())));
+        return matcher.group(1);
+    }
+}
