@@ -3,7 +3,7 @@ import { sheet, select, ids, panel, group, draw, watch } from "./sheet.js";
 import { view, toSheet } from "./view.js";
 import { edit, preview, previewer } from "./server.js";
 import { onBench, clearProblems, problemAt } from "./bench.js";
-import { redraw, extra, frame, HANDLES } from "./marks.js";
+import { redraw, slide, extra, frame, HANDLES } from "./marks.js";
 import { svg, apply } from "./geometry.js";
 
 const thin = { "vector-effect": "non-scaling-stroke" };
@@ -28,7 +28,7 @@ function move(start, clicked) {
   const put = (x, y) => {
     by = { x, y };
     for (const g of chosen) g.setAttribute("transform", `translate(${x} ${y})`);
-    redraw(by);
+    slide(by);
   };
   return {
     move(event, at) {

@@ -21,21 +21,27 @@ export function extra(...nodes) {
 }
 extra.nodes = [];
 
-/** Draws everything that belongs to the selection. {@code moved} shifts it by mm while panels are dragged. */
-export function redraw(moved = { x: 0, y: 0 }) {
+/** Draws everything that belongs to the selection. */
+export function redraw() {
   const chosen = sheet.selected.filter((id) => group(id));
   const parts = [];
   if (sheet.stage === "settle") {
     if (chosen.length) parts.push(...lit(chosen));
   } else if (sheet.stage !== "deliver") {
-    const shift = svg("g", { transform: `${onSheet()} translate(${moved.x} ${moved.y})` });
-    for (const kind of ["casing", "chosen"]) for (const id of chosen) shift.append(svg("path", { d: form(id), class: kind, ...thin }));
-    parts.push(shift);
-    if (sheet.stage === "arrange" && chosen.length) parts.push(...handles(chosen, moved));
+    const d = chosen.map(form).join("");
+    parts.push(svg("g", { transform: onSheet() }, ...["casing", "chosen"].map((kind) => svg("path", { d, class: kind, ...thin }))));
+    if (sheet.stage === "arrange" && chosen.length) parts.push(...handles(chosen));
   }
   layers.stage.replaceChildren(...parts);
+  layers.stage.removeAttribute("transform");
   layers.extra.replaceChildren(svg("g", { transform: onSheet() }, ...extra.nodes));
-  label(chosen, moved);
+  label(chosen);
+}
+
+/** Shifts the drawn marks by mm, while panels are dragged. */
+export function slide(by) {
+  layers.stage.setAttribute("transform", `translate(${by.x * view.scale} ${by.y * view.scale})`);
+  tag.style.translate = `${by.x * view.scale}px ${by.y * view.scale}px`;
 }
 
 /** The frame that handles belong to: a single panel's own, or the upright box of several. */
@@ -48,12 +54,9 @@ export function frame(chosen) {
   return { matrix: new DOMMatrix().translate((left + right) / 2, (top + bottom) / 2), width: right - left, height: bottom - top };
 }
 
-function handles(chosen, moved) {
+function handles(chosen) {
   const { matrix, width, height } = frame(chosen);
-  const at = (x, y) => {
-    const p = apply(matrix, x * width / 2, y * height / 2);
-    return toScreen({ x: p.x + moved.x, y: p.y + moved.y });
-  };
+  const at = (x, y) => toScreen(apply(matrix, x * width / 2, y * height / 2));
   const corners = [[-1, -1], [1, -1], [1, 1], [-1, 1]].map(([x, y]) => at(x, y));
   const hull = svg("path", { class: "hull", d: `M${corners.map((p) => `${p.x} ${p.y}`).join("L")}Z` });
   return [hull, ...HANDLES.map(([name, x, y]) => {
@@ -112,7 +115,8 @@ function grips(matrix, width, height) {
     ...[[0, 0], [width, 0], [width, height], [0, height]].map(([x, y]) => dot(at(x, y), "zoom"))];
 }
 
-function label(chosen, moved) {
+function label(chosen) {
+  tag.style.translate = "";
   tag.hidden = !chosen.length || sheet.stage === "deliver";
   if (tag.hidden) return;
   const boxes = chosen.map((id) => panel(id).bounds);
@@ -126,7 +130,7 @@ function label(chosen, moved) {
     if (picture && sheet.stage !== "arrange") parts.push(span(`${Math.round(picture.ppi)} ppi`));
   }
   tag.replaceChildren(...parts);
-  const p = toScreen({ x: (left + right) / 2 + moved.x, y: bottom + moved.y });
+  const p = toScreen({ x: (left + right) / 2, y: bottom });
   const x = Math.max(24, Math.min(marks.clientWidth - tag.offsetWidth - 6, p.x - tag.offsetWidth / 2));
   const y = Math.max(24, Math.min(marks.clientHeight - tag.offsetHeight - 6, p.y + 14));
   tag.style.transform = `translate(${x}px, ${y}px)`;

@@ -13,7 +13,10 @@ const listeners = [];
 export const group = (id) => layer.querySelector(`:scope > [data-id="${id}"]`);
 
 /** The numbers that the server sent with a panel. */
-export const panel = (id) => JSON.parse(group(id).dataset.panel);
+export function panel(id) {
+  const g = group(id);
+  return (g.numbers ||= JSON.parse(g.dataset.panel));
+}
 
 export const groups = () => [...layer.children];
 export const ids = () => groups().map((g) => g.dataset.id);

@@ -17,8 +17,8 @@ Alpine.data("newSheet", () => ({
     const { unit, shorter, longer } = event.currentTarget.dataset;
     const onScreen = unit === "px";
     this.$refs.unit.value = unit;
-    this.$refs.width.value = longer;
-    this.$refs.height.value = shorter;
+    this.$refs.width.value = Number(longer);
+    this.$refs.height.value = Number(shorter);
     this.$refs.ppi.value = onScreen ? "96" : "300";
     for (const button of event.currentTarget.parentElement.children) button.classList.toggle("on", button === event.currentTarget);
   },
