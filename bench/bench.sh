@@ -2,7 +2,7 @@
 build
 mvn -q -B -DskipTests install
 mvn -q -B -f bench/pom.xml -DskipTests package
-need montage imagemagick vips libvips-tools /usr/bin/time time
+need chromium chromium montage imagemagick vips libvips-tools /usr/bin/time time
 BENCH=$(mktemp -d /tmp/lantern-bench.XXXXXX)
 trap 'kill $STUDIO 2>/dev/null; stop_db "$BENCH/db"; rm -rf "$BENCH"' EXIT
 chmod 755 "$BENCH"
@@ -17,6 +17,10 @@ echo
 echo "| over HTTP, one client | median ms | 95th percentile ms |"
 echo "|---|---|---|"
 java -cp "bench/target/classes:bench/target/lib/*" plainlantern.bench.ServerBench "http://127.0.0.1:$PORT" "$BENCH"
+echo
+echo "| gesture, headless Chromium without a graphics card | frames a second | median ms a frame | 95th percentile |"
+echo "|---|---|---|---|"
+java -cp "bench/target/classes:bench/target/lib/*" plainlantern.bench.FramesBench "http://127.0.0.1:$PORT" "$(command -v chromium)"
 kill $STUDIO; wait $STUDIO 2>/dev/null || true
 
 # A3 at 300 ppi: 4961 x 3508 px, twelve panels of 1134 x 1045 px with gaps of 71 px.
