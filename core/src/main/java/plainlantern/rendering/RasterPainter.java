@@ -37,13 +37,13 @@ public final class RasterPainter {
 
     private RasterPainter() {}
 
-    /** The output's width and height in pixels; throws {@link BadInput} when it is too large or nothing at all. */
-    public static int[] size(Scene scene, double ppi) {
+    /** The width and height in pixels of an output of so many millimetres; throws {@link BadInput} when it is too large or nothing at all. */
+    public static int[] size(double mmAcross, double mmDown, double ppi) {
         BadInput.unless(ppi >= 1 && ppi <= 4800, "ppi", "Pixels per inch go from 1 to 4800.");
-        long width = Math.max(1, Math.round(scene.width() / Unit.MM_PER_INCH * ppi));
-        long height = Math.max(1, Math.round(scene.height() / Unit.MM_PER_INCH * ppi));
+        long width = Math.max(1, Math.round(mmAcross / Unit.MM_PER_INCH * ppi));
+        long height = Math.max(1, Math.round(mmDown / Unit.MM_PER_INCH * ppi));
         if (width * height > MOST_PIXELS) {
-            long most = (long) Math.floor(Math.sqrt(MOST_PIXELS / (scene.width() * scene.height())) * Unit.MM_PER_INCH);
+            long most = (long) Math.floor(Math.sqrt(MOST_PIXELS / (mmAcross * mmDown)) * Unit.MM_PER_INCH);
             throw new BadInput("ppi", "That makes " + width * height / 1_000_000 + " megapixels. Up to " + most
                     + " ppi is possible for this sheet.");
         }
@@ -57,7 +57,7 @@ public final class RasterPainter {
      * @return TYPE_INT_RGB where the paper is painted, else TYPE_INT_ARGB
      */
     public static BufferedImage paint(Scene scene, double ppi, boolean paper, PictureSource pictures) {
-        int[] size = size(scene, ppi);
+        int[] size = size(scene.width(), scene.height(), ppi);
         boolean opaque = paper && scene.paper() instanceof Paper.Plain;
         int type = opaque ? BufferedImage.TYPE_INT_RGB : BufferedImage.TYPE_INT_ARGB_PRE;
         BufferedImage page = new BufferedImage(size[0], size[1], type);

@@ -78,11 +78,11 @@ class RenderingTest {
     /** 3/4 in at 300 ppi is 225 px (common practice); A4 at 300 ppi is 2480 × 3508. */
     @Test
     void pixelSizes() {
-        assertThat(RasterPainter.size(Scene.of(Sheet.empty("s", Unit.MM, 19.05, 19.05, 300)), 300)).containsExactly(225, 225);
-        assertThat(RasterPainter.size(Scene.of(Sheet.empty("s", Unit.MM, 210, 297, 300)), 300)).containsExactly(2480, 3508);
-        assertThatThrownBy(() -> RasterPainter.size(Scene.of(Sheet.empty("s", Unit.MM, 841, 1189, 300)), 1200))
+        assertThat(RasterPainter.size(19.05, 19.05, 300)).containsExactly(225, 225);
+        assertThat(RasterPainter.size(210, 297, 300)).containsExactly(2480, 3508);
+        assertThatThrownBy(() -> RasterPainter.size(841, 1189, 1200))
                 .isInstanceOf(BadInput.class).hasMessageContaining("Up to 508 ppi is possible");
-        assertThatThrownBy(() -> RasterPainter.size(Scene.of(sheet()), 0)).isInstanceOf(BadInput.class);
+        assertThatThrownBy(() -> RasterPainter.size(120, 80, 0)).isInstanceOf(BadInput.class);
     }
 
     /** Read back by another library: pHYs and sRGB in the PNG, density and profile in the JPEG. */

@@ -111,7 +111,7 @@ onBench("#bring", (chooser) => {
 });
 
 /** The files on their way in: one line each, with progress, or with the reason why it stays out. */
-const queue = { list: document.createElement("ul"), waiting: [], running: 0, arrived: {} };
+const queue = { list: document.createElement("ul"), waiting: [], running: 0, count: 0, arrived: [] };
 queue.list.className = "queue";
 
 /** Imports files, a few at a time; whatever fails is listed by name, the rest goes on. */
@@ -126,25 +126,26 @@ function bring(chosen) {
     bar.value = 0;
     line.append(file.name, bar);
     queue.list.append(line);
-    queue.waiting.push({ file, line, bar });
+    queue.waiting.push({ file, line, bar, at: queue.count++ });
   }
   next();
 }
 
 function next() {
   while (queue.running < AT_ONCE && queue.waiting.length) send(queue.waiting.shift());
-  if (queue.running || queue.waiting.length || !Object.keys(queue.arrived).length) return;
-  const pictures = queue.arrived;
-  queue.arrived = {};
-  shelve(pictures);
+  if (queue.running || queue.waiting.length || !queue.arrived.length) return;
+  // On the shelf they stand as they were chosen, whichever was faster.
+  const pictures = queue.arrived.sort((a, b) => a.at - b.at).map(({ picture }) => [picture.id, picture.name]);
+  queue.arrived = [];
+  shelve(Object.fromEntries(pictures));
 }
 
-async function send({ file, line, bar }) {
+async function send({ file, line, bar, at }) {
   queue.running++;
   try {
     if (file.size > MOST_BYTES) throw { message: `${file.name} has ${(file.size / 1048576).toFixed(1)} MB; at most 80 MB can be imported.` };
     const picture = await sendPicture(file, (share) => (share < 1 ? (bar.value = share) : bar.removeAttribute("value")));
-    queue.arrived[picture.id] = picture.name;
+    queue.arrived.push({ at, picture });
     line.remove();
   } catch (problem) {
     const words = document.createElement("em");

@@ -1,6 +1,7 @@
 package plainlantern.studio;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -51,6 +52,8 @@ class BrowserTest extends StudioTest {
 
     @BeforeAll
     static void launch() {
+        // A busy machine is slow, not wrong.
+        setDefaultAssertionTimeout(20_000);
         playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(chromium()).setArgs(List.of("--no-sandbox",
                 "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update",
@@ -103,6 +106,12 @@ class BrowserTest extends StudioTest {
         form.locator("[name=unit]").selectOption(unit);
         form.locator("[name=ppi]").fill(ppi);
         form.getByText("Make the sheet").click();
+        ready();
+    }
+
+    private void home() {
+        page.locator("a.brand").click();
+        page.waitForURL("**/sheets");
         ready();
     }
 
@@ -294,7 +303,7 @@ class BrowserTest extends StudioTest {
     @Test
     void sheetsAreRenamedDuplicatedDeletedAndBroughtBack() {
         newSheet("148", "105", "mm", "300");
-        page.locator("a.brand").click();
+        home();
         page.getByLabel("Name of the sheet").fill("Season card");
         page.getByLabel("Name of the sheet").press("Enter");
         assertThat(page.locator(".sheet-picture")).hasAttribute("aria-label", "Open Season card");
@@ -317,15 +326,11 @@ class BrowserTest extends StudioTest {
         assertThat(page.locator("#panels .panel.empty")).hasCount(0);
         page.keyboard().press("4");
         Download download = page.waitForDownload(() -> page.getByText("Save bundle").click());
-        page.locator("a.brand").click();
-        page.waitForURL("**/sheets");
-        ready();
+        home();
         page.locator("input[type=file]").setInputFiles(new FilePayload("Open day.lantern.zip", "application/zip", Files.readAllBytes(download.path())));
         ready();
         assertThat(page.locator("#panels image")).hasCount(2);
-        page.locator("a.brand").click();
-        page.waitForURL("**/sheets");
-        ready();
+        home();
         page.locator("input[type=file]").setInputFiles(new FilePayload("x.zip", "application/zip", "nothing".getBytes()));
         assertThat(page.locator(".note.fault")).containsText("no zip archive");
     }

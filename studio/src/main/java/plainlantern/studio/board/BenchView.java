@@ -3,9 +3,9 @@ package plainlantern.studio.board;
 import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
+import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Unit;
 import plainlantern.rendering.RasterPainter;
-import plainlantern.scene.Scene;
 import plainlantern.sheet.Paper;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
@@ -23,8 +23,16 @@ public record BenchView(UUID id, Sheet sheet, Stage stage, SelectionView selecti
         String paper = sheet.paper() instanceof Paper.Plain plain ? plain.colour().hex() : "";
         List<ShelfCard> shelf = stage != Stage.FILL ? List.of()
                 : sheet.shelf().stream().map(p -> new ShelfCard(p, sheet.users(p.id()).size())).toList();
-        int[] size = RasterPainter.size(Scene.of(sheet), sheet.ppi());
-        return new BenchView(id, sheet, stage, SelectionView.of(sheet, selected), numbers, gap, paper, shelf,
-                size[0] + " \u00d7 " + size[1] + " px", Long.toString(Math.round(sheet.ppi())));
+        return new BenchView(id, sheet, stage, SelectionView.of(sheet, selected), numbers, gap, paper, shelf, delivered(sheet), Long.toString(Math.round(sheet.ppi())));
+    }
+
+    /** "4961 × 3508 px", or why the sheet cannot be delivered at its own ppi. */
+    private static String delivered(Sheet sheet) {
+        try {
+            int[] size = RasterPainter.size(sheet.width(), sheet.height(), sheet.ppi());
+            return size[0] + " \u00d7 " + size[1] + " px";
+        } catch (BadInput tooLarge) {
+            return tooLarge.getMessage();
+        }
     }
 }

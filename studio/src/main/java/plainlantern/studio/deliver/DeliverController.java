@@ -48,7 +48,8 @@ public class DeliverController {
 
     @GetMapping("/sheets/{id}/delivery-size")
     Size size(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam String ppi) {
-        int[] size = RasterPainter.size(Scene.of(sheets.open(id, member.id()).sheet()), Lengths.number(ppi, "ppi"));
+        Sheet sheet = sheets.open(id, member.id()).sheet();
+        int[] size = RasterPainter.size(sheet.width(), sheet.height(), Lengths.number(ppi, "ppi"));
         return new Size(size[0], size[1]);
     }
 
@@ -59,7 +60,7 @@ public class DeliverController {
         Sheet sheet = sheets.open(id, member.id()).sheet();
         Delivery delivery = new Delivery(Delivery.Format.of(format), Lengths.number(ppi, "ppi"), paper, (int) Lengths.number(quality, "quality"));
         Scene scene = Scene.of(sheet);
-        RasterPainter.size(scene, delivery.ppi());
+        RasterPainter.size(sheet.width(), sheet.height(), delivery.ppi());
         turn.acquire();
         try {
             byte[] file = delivery.file(scene, pictures.originals(member.id()));

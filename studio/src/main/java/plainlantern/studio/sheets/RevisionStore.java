@@ -1,6 +1,7 @@
 package plainlantern.studio.sheets;
 
-import java.util.Optional;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -22,10 +23,15 @@ public class RevisionStore {
                 .param("sheet", sheet).param("number", number).query(String.class).single());
     }
 
-    /** What the edit was called that led to that revision. */
-    public Optional<String> title(UUID sheet, int number) {
-        return db.sql("select title from revision where sheet_id = :sheet and number = :number")
-                .param("sheet", sheet).param("number", number).query(String.class).optional();
+    /** What the edits were called that led to a revision and to those beside it, by number; only those that are kept. */
+    public Map<Integer, String> titlesAround(UUID sheet, int number) {
+        Map<Integer, String> titles = new HashMap<>();
+        db.sql("select number, title from revision where sheet_id = :sheet and number between :number - 1 and :number + 1")
+                .param("sheet", sheet).param("number", number)
+                .query(row -> {
+                    titles.put(row.getInt("number"), row.getString("title"));
+                });
+        return titles;
     }
 
     /** Stores a revision in place of any with that number and above, and forgets those more than {@code kept} before it. */

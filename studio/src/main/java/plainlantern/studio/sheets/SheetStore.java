@@ -43,10 +43,12 @@ public class SheetStore {
                 .param("id", id).param("account", account).param("name", name).update();
     }
 
-    /** Shows another revision. */
-    public void point(UUID id, int head, String name) {
-        db.sql("update sheet set head = :head, name = :name, version = version + 1, changed_at = now() where id = :id")
-                .param("id", id).param("head", head).param("name", name).update();
+    /** Shows another revision; returns the row as it is then. */
+    public SheetRow point(UUID id, int head, String name) {
+        return db.sql("""
+                update sheet set head = :head, name = :name, version = version + 1, changed_at = now() where id = :id
+                returning id, account_id, name, head, version, changed_at
+                """).param("id", id).param("head", head).param("name", name).query(SheetRow.class).single();
     }
 
     /** Puts a sheet away, or brings it back; false where there is none to do that with. */

@@ -1,5 +1,6 @@
 package plainlantern.studio.sheets;
 
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
@@ -72,20 +73,19 @@ public class Sheets {
     private Change step(UUID id, UUID account, int by, String nothing) {
         SheetRow row = sheets.lock(id, account).orElseThrow(NotFound::new);
         int head = row.head() + by;
-        if (revisions.title(id, head).isEmpty()) throw new BadInput(nothing);
+        BadInput.unless(revisions.titlesAround(id, row.head()).containsKey(head), "", nothing);
         return pointed(row, revisions.document(id, row.head()), head, revisions.document(id, head));
     }
 
     private Change pointed(SheetRow row, Sheet before, int head, Sheet after) {
-        sheets.point(row.id(), head, after.name());
-        SheetRow now = sheets.find(row.id(), row.accountId()).orElseThrow(NotFound::new);
-        return new Change(before, row.version(), opened(now, after));
+        return new Change(before, row.version(), opened(sheets.point(row.id(), head, after.name()), after));
     }
 
     private Opened opened(SheetRow row, Sheet document) {
-        boolean back = row.head() > 0 && revisions.title(row.id(), row.head() - 1).isPresent();
-        Optional<String> undo = back ? revisions.title(row.id(), row.head()) : Optional.empty();
-        return new Opened(row.id(), row.version(), document, undo, revisions.title(row.id(), row.head() + 1), row.changedAt());
+        Map<Integer, String> titles = revisions.titlesAround(row.id(), row.head());
+        // The oldest revision that is kept has nothing before it to go back to.
+        Optional<String> undo = titles.containsKey(row.head() - 1) ? Optional.of(titles.get(row.head())) : Optional.empty();
+        return new Opened(row.id(), row.version(), document, undo, Optional.ofNullable(titles.get(row.head() + 1)), row.changedAt());
     }
 
     /** Puts a sheet away; {@link #bringBack} undoes it. */
