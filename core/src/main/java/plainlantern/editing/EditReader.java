@@ -17,8 +17,10 @@ public final class EditReader {
      */
     public static Edit read(String json, Sheet sheet) {
         try {
-            return SheetJson.MAPPER.readerFor(Edit.class).withAttribute(Typed.UNIT, sheet.unit()).withAttribute(Typed.PPI, sheet.ppi())
+            Edit edit = SheetJson.MAPPER.readerFor(Edit.class).withAttribute(Typed.UNIT, sheet.unit()).withAttribute(Typed.PPI, sheet.ppi())
                     .readValue(json);
+            if (edit != null) return edit;
+            throw new BadInput("That is not an edit: there is nothing in it.");
         } catch (JacksonException e) {
             for (Throwable cause = e; cause != null; cause = cause.getCause()) {
                 if (cause instanceof BadInput input) throw input;

@@ -17,10 +17,15 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
 import javax.imageio.ImageIO;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import plainlantern.Painted;
+import plainlantern.Sheets;
 import plainlantern.editing.FillPanels;
 import plainlantern.editing.ArrangeGrid;
 import plainlantern.editing.ShelvePictures;
@@ -89,6 +94,25 @@ class BundleTest {
         assertThat(image.getHeight()).isEqualTo(300);
         assertThat(image.getRGB(5, 5)).isEqualTo(0xFFFFFFFF);
         assertThat(image.getRGB(120, 150)).isNotEqualTo(0xFFFFFFFF);
+    }
+
+    /** Any sheet at all comes back as it was. */
+    @Property(tries = 40)
+    void anySheetComesBack(@ForAll("sheets") Sheet any) throws IOException {
+        Path written = Files.createTempFile("any", ".zip");
+        try (OutputStream out = Files.newOutputStream(written)) {
+            BundleWriter.write(any, id -> JPEG, out);
+        }
+        try (Bundle bundle = Bundle.open(written)) {
+            assertThat(bundle.sheet()).isEqualTo(any);
+        } finally {
+            Files.delete(written);
+        }
+    }
+
+    @Provide
+    Arbitrary<Sheet> sheets() {
+        return Sheets.any();
     }
 
     private String document() throws IOException {

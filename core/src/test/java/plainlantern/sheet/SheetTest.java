@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
 import plainlantern.geometry.Unit;
 import plainlantern.outline.Rectangle;
@@ -53,5 +54,40 @@ class SheetTest {
         String json = SheetJson.write(sheet);
         assertThat(SheetJson.read(json)).isEqualTo(sheet);
         assertThatThrownBy(() -> SheetJson.read(json.replaceFirst("\\{", "{\"novelty\":1,"))).hasMessageContaining("novelty");
+    }
+
+    @Test
+    void numbersAreShownInTheSheetsUnit() {
+        assertThat(Unit.MM.show(-12.4, 300)).isEqualTo("\u221212.40");
+        assertThat(Unit.MM.show(-0.001, 300)).isEqualTo("0.00");
+        assertThat(Unit.IN.show(19.05, 300)).isEqualTo("0.750");
+        assertThat(Unit.PX.show(19.05, 300)).isEqualTo("225");
+        assertThat(Unit.PT.show(25.4, 300)).isEqualTo("72.0");
+        assertThatThrownBy(() -> Unit.of("ell")).isInstanceOf(BadInput.class);
+    }
+
+    @Test
+    void coloursAreReadAsPeopleWriteThem() {
+        assertThat(Colour.of("#fa8").hex()).isEqualTo("#FFAA88");
+        assertThat(Colour.of(" FAF8F4 ").rgb()).isEqualTo(0xFAF8F4);
+        for (String bad : List.of("", "#12", "red", "#12345678")) assertThatThrownBy(() -> Colour.of(bad)).isInstanceOf(BadInput.class);
+    }
+
+    @Test
+    void marginsLeaveAnAreaOrNone() {
+        Sheet sheet = Sheet.empty("s", Unit.MM, 100, 60, 300);
+        assertThat(sheet.withMargins(new Margins(10, 20, 5, 1)).area().orElseThrow()).isEqualTo(new Box(1, 10, 79, 45));
+        assertThat(sheet.withMargins(Margins.all(30)).area()).isEmpty();
+        assertThatThrownBy(() -> new Margins(0, 0, -1, 0)).isInstanceOf(BadInput.class).extracting("field").isEqualTo("bottom");
+    }
+
+    @Test
+    void seatsMapTheirOwnFrameToTheSheet() {
+        Seat seat = new Seat(new Point(50, 40), 20, 10, 90, true);
+        // Mirrored first, then turned clockwise: the right side's middle ends up at the top.
+        Point p = seat.toSheet().apply(new Point(10, 0));
+        assertThat(p.x()).isEqualTo(50);
+        assertThat(p.y()).isEqualTo(30);
+        for (double bad : new double[] {0, -1, Double.NaN, 1e9}) assertThatThrownBy(() -> seat.sized(bad, 5)).isInstanceOf(BadInput.class);
     }
 }

@@ -24,7 +24,13 @@ export function press(event, at) {
     return null;
   }
   if (!sheet.selected.includes(id)) select([id]);
-  return panel(id).picture ? move(at) : null;
+  return panel(id).picture ? move(at, id) : only(id);
+}
+
+/** A click on one of several lit panels leaves it lit alone. */
+function only(id) {
+  if (sheet.selected.length > 1) select([id]);
+  return null;
 }
 
 /** Shows the pictures of the lit panels at other placements, one for each; the last is what is shown. */
@@ -39,7 +45,7 @@ function show(chosen, placements) {
 
 const withPictures = () => sheet.selected.filter((id) => panel(id).picture);
 
-function move(start) {
+function move(start, pressed) {
   const chosen = withPictures();
   const pictures = chosen.map(panel);
   let last = null;
@@ -64,6 +70,7 @@ function move(start) {
     },
     async end(moved) {
       if (moved && last) await edit({ kind: "move-picture", panels: chosen, dx: last.x, dy: last.y });
+      else only(pressed);
       litAt(null);
     },
     cancel: () => back(chosen),

@@ -12,12 +12,13 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.SameSiteAttribute;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.LinkedHashMap;
@@ -32,12 +33,17 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import plainlantern.fitting.Sitting;
+import plainlantern.geometry.Affine;
+import plainlantern.geometry.Box;
+import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
+import plainlantern.outline.Ellipse;
 import plainlantern.outline.Rectangle;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.Resample;
 import plainlantern.sheet.Fit;
 import plainlantern.sheet.Placement;
+import plainlantern.sheet.Seat;
 
 /** The real interface in headless Chromium, used as people use it. */
 class BrowserTest extends StudioTest {
@@ -60,9 +66,9 @@ class BrowserTest extends StudioTest {
                 "--disable-sync", "--force-color-profile=srgb")));
     }
 
-    private static Path chromium() {
+    private static java.nio.file.Path chromium() {
         for (String folder : System.getenv("PATH").split(":")) {
-            if (Files.isExecutable(Path.of(folder, "chromium"))) return Path.of(folder, "chromium");
+            if (Files.isExecutable(java.nio.file.Path.of(folder, "chromium"))) return java.nio.file.Path.of(folder, "chromium");
         }
         throw new IllegalStateException("no chromium on the PATH");
     }
@@ -333,6 +339,145 @@ class BrowserTest extends StudioTest {
         home();
         page.locator("input[type=file]").setInputFiles(new FilePayload("x.zip", "application/zip", "nothing".getBytes()));
         assertThat(page.locator(".note.fault")).containsText("no zip archive");
+    }
+
+    /** While a gesture runs the browser stops the picture where the server will: both ways of clamping give the same numbers. */
+    @Test
+    void theBoardStopsWhereTheCoreStops() {
+        Random random = new Random(11);
+        for (int i = 0; i < 120; i++) {
+            Path outline = random.nextBoolean() ? new Ellipse().path(40 + random.nextInt(90), 30 + random.nextInt(90)) : Rectangle.SHARP.path(40 + random.nextInt(90), 30 + random.nextInt(90));
+            Sitting sitting = new Sitting(outline, 300 + random.nextInt(4000), 300 + random.nextInt(4000));
+            double turn = random.nextInt(3) == 0 ? 0 : random.nextDouble() * 360 - 180;
+            double scale = sitting.coverScale(turn) * (0.5 + 1.5 * random.nextDouble());
+            Placement wanted = new Placement(new Point(random.nextGaussian() * 40, random.nextGaussian() * 40), scale, scale, turn, random.nextBoolean());
+            Placement expected = sitting.covering(wanted);
+            Box reach = sitting.reach(turn);
+            Map<String, Object> picture = Map.of("held", true, "width", sitting.width(), "height", sitting.height(),
+                    "reach", List.of(reach.x(), reach.y(), reach.right(), reach.bottom()));
+            Map<String, Object> placement = Map.of("centre", Map.of("x", wanted.centre().x(), "y", wanted.centre().y()), "scaleX", scale, "scaleY", scale,
+                    "turn", turn, "mirrored", wanted.mirrored());
+            List<Double> shown = numbers("async ([picture, placement]) => { const g = await import('/js/geometry.js'); const p = g.held(picture, placement);"
+                    + "return [p.centre.x, p.centre.y, p.scaleX]; }", List.of(picture, placement));
+            assertThat(shown.get(0)).isCloseTo(expected.centre().x(), within(1e-6));
+            assertThat(shown.get(1)).isCloseTo(expected.centre().y(), within(1e-6));
+            assertThat(shown.get(2)).isCloseTo(expected.scaleX(), within(1e-9));
+            List<Double> matrix = numbers("async ([picture, placement]) => { const g = await import('/js/geometry.js');"
+                    + "const m = g.pictureMatrix({centre: {x: 7, y: 9}, turn: 33, mirrored: true}, picture, placement); return [m.a, m.b, m.c, m.d, m.e, m.f]; }", List.of(picture, placement));
+            Affine own = new Seat(new Point(7, 9), 10, 10, 33, true).toSheet().after(wanted.toPanel(sitting.width(), sitting.height()));
+            double[] core = {own.a(), own.b(), own.c(), own.d(), own.e(), own.f()};
+            for (int k = 0; k < 6; k++) assertThat(matrix.get(k)).isCloseTo(core[k], within(1e-4));
+        }
+    }
+
+    @SuppressWarnings("unchecked")
+    private List<Double> numbers(String script, Object argument) {
+        return ((List<Number>) page.evaluate(script, argument)).stream().map(Number::doubleValue).toList();
+    }
+
+    /** Settle by keys, slider, turn handle and switch. */
+    @Test
+    void aPictureIsSettledByEveryMeans() {
+        newSheet("120", "80", "mm", "127");
+        grid(1, 2);
+        bring(new FilePayload("Reeds.jpg", "image/jpeg", jpeg(1500, 900, 80)));
+        page.locator("#well").focus();
+        page.keyboard().press("Control+a");
+        page.locator(".shelf-picture").click();
+        assertThat(page.locator("#panels .panel.covered")).hasCount(2);
+        page.keyboard().press("3");
+        click(panel(1));
+        assertThat(page.locator("#tag")).containsText("Panel 2");
+        page.locator("#well").focus();
+        page.keyboard().press("Shift+ArrowRight");
+        assertThat(field("across")).hasValue("10.00 mm");
+        page.keyboard().press("Alt+ArrowLeft");
+        assertThat(field("across")).hasValue("9.90 mm");
+        page.keyboard().press("]");
+        assertThat(page.locator("#zoom-number")).hasValue("110 %");
+        page.locator("#zoom-slider").focus();
+        page.keyboard().press("End");
+        assertThat(page.locator("#zoom-number")).hasValue("1600 %");
+        assertThat(page.locator(".verdict.soft")).containsText("the sheet is meant for 127 ppi");
+        page.locator("#well").focus();
+        page.keyboard().press("c");
+        assertThat(page.locator("#zoom-number")).hasValue("100 %");
+        double[] knob = middle(page.locator("[data-grip=turn]"));
+        drag(knob, 120, 60);
+        assertThat(page.locator("#turn-number")).not().hasValue("0.0°");
+        assertThat(page.locator(".verdict")).containsText("Covers the panel");
+        page.locator("#turn-number").fill("200");
+        page.locator("#turn-number").press("Enter");
+        assertThat(page.locator("#turn-number")).hasValue("\u2212160.0°");
+        page.locator("#held").uncheck();
+        assertThat(page.locator("#undo")).hasAttribute("title", "Undo Release cover: Panel 2");
+        field("across").fill("3 in");
+        field("across").press("Enter");
+        assertThat(page.locator(".verdict.bare")).containsText("is bare");
+        assertThat(page.locator(".card-panel.bare")).hasCount(1);
+        page.locator("[data-edit=cover-again]").click();
+        assertThat(page.locator(".verdict")).containsText("Covers the panel");
+        page.keyboard().press(",");
+        assertThat(page.locator("#tag")).containsText("Panel 1");
+    }
+
+    /** Depth by dragging a card, contents swapped by dragging, stages by digits, Back, and a used picture that stays. */
+    @Test
+    void theLineUpTheStagesAndTheShelf() {
+        newSheet("120", "80", "mm", "100");
+        grid(1, 3);
+        bring(new FilePayload("One.jpg", "image/jpeg", jpeg(600, 600, 10)), new FilePayload("Two.jpg", "image/jpeg", jpeg(600, 600, 170)));
+        assertThat(page.locator(".shelf-picture").nth(0)).containsText("One");
+        click(panel(0));
+        page.locator(".shelf-picture").nth(0).click();
+        assertThat(page.locator("#panels .panel.empty")).hasCount(2);
+        drag(middle(panel(0)), middle(panel(2))[0] - middle(panel(0))[0], 5);
+        assertThat(page.locator("#panels .panel[data-id=p3] image")).hasCount(1);
+        assertThat(page.locator("#panels .panel[data-id=p1] image")).hasCount(0);
+        page.locator(".shelf li").nth(0).hover();
+        page.locator("[data-unshelve]").nth(0).click();
+        assertThat(page.locator(".say.fault")).containsText("One stays on the shelf: it is used in Panel 3.");
+        page.locator(".shelf li").nth(1).hover();
+        page.locator("[data-unshelve]").nth(1).click();
+        assertThat(page.locator(".shelf-picture")).hasCount(1);
+        page.locator(".card-panel[data-id=p1]").dragTo(page.locator(".card-panel[data-id=p3]"), new Locator.DragToOptions().setTargetPosition(80, 40));
+        assertThat(page.locator("#cards .card-panel").last()).hasAttribute("data-id", "p1");
+        assertThat(page.locator("#panels .panel").last()).hasAttribute("data-id", "p1");
+        page.keyboard().press("4");
+        assertThat(page.locator("#deliver")).isVisible();
+        page.goBack();
+        assertThat(page.locator("#bring")).isAttached();
+        page.locator("#sheet-name").fill("Evening tide");
+        page.locator("#sheet-name").press("Enter");
+        assertThat(page).hasTitle("Evening tide · Plain Lantern");
+    }
+
+    /** Files dropped on the window and pasted come onto the shelf, whatever stage is open. */
+    @Test
+    void picturesAreDroppedAndPasted() {
+        newSheet("120", "80", "mm", "100");
+        String files = "async (kind) => { const canvas = document.createElement('canvas'); canvas.width = kind === 'drop' ? 40 : 60; canvas.height = 30;"
+                + "canvas.getContext('2d').fillRect(0, 0, 20, 20); const blob = await new Promise(done => canvas.toBlob(done));"
+                + "const data = new DataTransfer(); data.items.add(new File([blob], kind + '.png', {type: 'image/png'}));"
+                + "window.dispatchEvent(kind === 'drop' ? new DragEvent('drop', {dataTransfer: data, bubbles: true, cancelable: true})"
+                + ": new ClipboardEvent('paste', {clipboardData: data, bubbles: true, cancelable: true})); }";
+        page.evaluate(files, "drop");
+        assertThat(page.locator(".shelf-picture")).hasCount(1);
+        page.evaluate(files, "paste");
+        assertThat(page.locator(".shelf-picture")).hasCount(2);
+        assertThat(page.locator("#undo")).hasAttribute("title", "Undo Import paste");
+    }
+
+    /** HttpOnly and SameSite on the session's cookie; a session outlives the page, and ends with the sign-out. */
+    @Test
+    void theSessionIsGuarded() {
+        var cookie = context.cookies().stream().filter(c -> c.name.equals("lantern")).findFirst().orElseThrow();
+        assertThat(cookie.httpOnly).isTrue();
+        assertThat(cookie.sameSite).isEqualTo(SameSiteAttribute.LAX);
+        page.getByText("Sign out").click();
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("You are signed out");
+        page.navigate(address("/sheets"));
+        assertThat(page).hasURL(address("/sign-in"));
     }
 
     /** CSS Images 3, object-fit with object-position 50% 50%: what Chromium paints, and what our placements say it must. */

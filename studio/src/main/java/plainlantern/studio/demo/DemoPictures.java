@@ -86,7 +86,7 @@ final class DemoPictures {
     }
 
     /** Puts an APP1 segment with nothing but tag 0x0112 behind the start of a JPEG (EXIF 2.32, big-endian TIFF header). */
-    private static byte[] withOrientation(byte[] jpeg, int orientation) {
+    static byte[] withOrientation(byte[] jpeg, int orientation) {
         byte[] segment = {(byte) 0xFF, (byte) 0xE1, 0, 34, 'E', 'x', 'i', 'f', 0, 0, 'M', 'M', 0, 42, 0, 0, 0, 8,
             0, 1, 1, 0x12, 0, 3, 0, 0, 0, 1, 0, (byte) orientation, 0, 0, 0, 0, 0, 0};
         byte[] out = new byte[jpeg.length + segment.length];

@@ -1,0 +1,62 @@
+package plainlantern.bundle;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import plainlantern.geometry.Unit;
+import plainlantern.sheet.Sheet;
+
+/** The command as a process of its own: what it says, and with what it ends. */
+class RenderCommandTest {
+    @TempDir
+    Path folder;
+    private Path bundle;
+
+    @BeforeEach
+    void write() throws IOException {
+        bundle = folder.resolve("card.zip");
+        try (var out = Files.newOutputStream(bundle)) {
+            BundleWriter.write(Sheet.empty("Card", Unit.MM, 50, 25, 127), id -> new byte[0], out);
+        }
+    }
+
+    private record Ended(int code, String said) {}
+
+    private Ended run(String... args) throws IOException, InterruptedException {
+        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-cp", System.getProperty("java.class.path"), RenderCommand.class.getName()));
+        command.addAll(List.of(args));
+        Process process = new ProcessBuilder(command).directory(folder.toFile()).redirectErrorStream(true).start();
+        String said = new String(process.getInputStream().readAllBytes());
+        return new Ended(process.waitFor(), said);
+    }
+
+    @Test
+    void itPaintsAndSaysWhatItWrote() throws Exception {
+        Ended good = run("card.zip", "--format", "jpeg", "--out", "card.jpg");
+        assertThat(good.code()).isZero();
+        assertThat(good.said()).startsWith("card.jpg, ");
+        assertThat(ImageIO.read(new File(folder.toFile(), "card.jpg")).getWidth()).isEqualTo(250);
+    }
+
+    @Test
+    void itRefusesInWordsAndLeavesNoFile() throws Exception {
+        assertThat(run().said()).startsWith("Usage: render BUNDLE");
+        assertThat(run("none.zip", "--out", "a.png").said()).contains("There is no file none.zip");
+        assertThat(run("card.zip", "--format", "oil", "--out", "a.png").said()).contains("cannot be delivered");
+        assertThat(run("card.zip", "--ppi", "0", "--out", "a.png").said()).contains("from 1 to 4800");
+        Ended unknown = run("card.zip", "--out", "a.png", "--colour");
+        assertThat(unknown.code()).isEqualTo(2);
+        assertThat(unknown.said()).startsWith("Usage");
+        assertThat(folder.resolve("a.png")).doesNotExist();
+    }
+}

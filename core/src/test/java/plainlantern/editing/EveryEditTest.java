@@ -1,0 +1,115 @@
+package plainlantern.editing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import net.jqwik.api.Arbitraries;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
+import org.junit.jupiter.api.Test;
+import plainlantern.Sheets;
+import plainlantern.fitting.PanelState;
+import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Unit;
+import plainlantern.sheet.Fit;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Sheet;
+import plainlantern.sheet.SheetJson;
+
+/** What must hold for each kind of edit, whatever the sheet: a new kind joins by a line in {@link #SAMPLES}. */
+class EveryEditTest {
+    private static final Map<String, String> SAMPLES = new LinkedHashMap<>();
+
+    static {
+        SAMPLES.put("add-panel", "'outline':{'kind':'ellipse'}");
+        SAMPLES.put("arrange-grid", "'rows':2,'columns':'2','gapAcross':'0.1 mm','gapDown':0,'top':0,'right':0,'bottom':0,'left':0");
+        SAMPLES.put("centre-picture", "'panels':['p1'],'across':'1 mm'");
+        SAMPLES.put("cover-again", "'panels':['p1']");
+        SAMPLES.put("duplicate", "'panels':['p1'],'dx':3,'dy':-4");
+        SAMPLES.put("empty", "'panels':['p1']");
+        SAMPLES.put("fill", "'panels':['p1'],'picture':'" + Sheets.TALL.id() + "'");
+        SAMPLES.put("hold-covered", "'panels':['p1'],'held':true");
+        SAMPLES.put("mirror-picture", "'panels':['p1']");
+        SAMPLES.put("move-panels", "'panels':['p1'],'dx':1.5,'dy':0");
+        SAMPLES.put("move-picture", "'panels':['p1'],'dx':-20,'dy':3");
+        SAMPLES.put("remove", "'panels':['p1']");
+        SAMPLES.put("rename", "'panel':'p1','name':'Left wing'");
+        SAMPLES.put("rename-sheet", "'name':'Evening tide'");
+        SAMPLES.put("resize-panels", "'panels':['p1'],'width':33,'height':44,'anchorX':-1,'anchorY':0");
+        SAMPLES.put("restack", "'panel':'p1','to':99");
+        SAMPLES.put("seat-panels", "'panels':['p1'],'left':'2mm','turn':'30°'");
+        SAMPLES.put("set-fit", "'panels':['p1'],'fit':'stretch'");
+        SAMPLES.put("set-outline", "'panels':['p1'],'outline':{'kind':'rectangle','topLeft':'1mm','topRight':0,'bottomRight':0,'bottomLeft':2}");
+        SAMPLES.put("set-paper", "'paper':{'kind':'none'}");
+        SAMPLES.put("shelve", "'pictures':[]");
+        SAMPLES.put("swap", "'one':'p1','other':'p2'");
+        SAMPLES.put("turn-picture", "'panels':['p1'],'turn':'12.5'");
+        SAMPLES.put("unshelve", "'pictures':['" + Sheets.DAWN.id() + "']");
+        SAMPLES.put("zoom-picture", "'panels':['p1'],'zoom':'130 %'");
+    }
+
+    private static String json(String kind) {
+        return ("{'kind':'" + kind + "'," + SAMPLES.get(kind) + "}").replace('\'', '"');
+    }
+
+    @Test
+    void everyKindHasASample() {
+        Set<String> kinds = new TreeSet<>(Arrays.stream(Edit.class.getPermittedSubclasses()).map(c -> c.getAnnotation(JsonTypeName.class).value()).toList());
+        assertThat(kinds).isEqualTo(new TreeSet<>(SAMPLES.keySet()));
+    }
+
+    @Provide
+    Arbitrary<Sheet> sheets() {
+        return Sheets.any();
+    }
+
+    @Provide
+    Arbitrary<String> kinds() {
+        return Arbitraries.of(SAMPLES.keySet());
+    }
+
+    /**
+     * An edit either refuses in words and leaves the sheet as it is, or gives a sheet that can be stored, in which every id
+     * that was there is the same panel or gone, and in which no held picture that the edit placed is bare.
+     */
+    @Property(tries = 600)
+    void anEditRefusesInWordsOrGivesASoundSheet(@ForAll("sheets") Sheet before, @ForAll("kinds") String kind) {
+        String was = SheetJson.write(before);
+        try {
+            Edit edit = EditReader.read(json(kind), before);
+            Sheet after = edit.apply(before);
+            assertThat(edit.title(before)).isNotBlank().doesNotContain("null");
+            assertThat(SheetJson.read(SheetJson.write(after))).isEqualTo(after);
+            assertThat(edit.apply(before)).isEqualTo(after);
+            assertThat(after.lastId()).isGreaterThanOrEqualTo(before.lastId());
+            for (Panel panel : after.panels()) {
+                boolean touched = before.panels().stream().noneMatch(p -> p.equals(panel));
+                boolean held = panel.picture().map(own -> own.held()).orElse(false);
+                boolean placed = touched && !List.of("rename", "mirror-picture", "duplicate", "move-panels", "seat-panels").contains(kind);
+                boolean byRule = panel.picture().map(own -> own.fit() != Fit.FREE).orElse(false);
+                if (placed && held && !byRule) assertThat(PanelState.of(after, panel)).isNotEqualTo(PanelState.BARE);
+            }
+        } catch (BadInput refusal) {
+            assertThat(refusal.getMessage()).matches("(?s).{12,}[.]");
+        }
+        assertThat(SheetJson.write(before)).isEqualTo(was);
+    }
+
+    /** Mirroring twice, swapping twice and changing depth there and back end where they began. */
+    @Test
+    void whatIsDoneTwiceOrBackIsUndone() {
+        Sheet sheet = Sheets.after(new ShelvePictures(List.of(Sheets.DAWN)).apply(Sheet.empty("s", Unit.MM, 200, 100, 300)),
+                json("arrange-grid"), "{'kind':'fill','panels':['p1','p2'],'picture':'" + Sheets.DAWN.id() + "'}");
+        assertThat(Sheets.after(sheet, json("mirror-picture"), json("mirror-picture"))).isEqualTo(sheet);
+        assertThat(Sheets.after(sheet, json("swap"), json("swap"))).isEqualTo(sheet);
+        assertThat(Sheets.after(sheet, "{'kind':'restack','panel':'p1','to':3}", "{'kind':'restack','panel':'p1','to':-5}")).isEqualTo(sheet);
+    }
+}

@@ -1,0 +1,98 @@
+package plainlantern.fitting;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.junit.jupiter.api.Test;
+import plainlantern.Sheets;
+import plainlantern.editing.ShelvePictures;
+import plainlantern.geometry.Point;
+import plainlantern.geometry.Unit;
+import plainlantern.outline.Ellipse;
+import plainlantern.outline.Rectangle;
+import plainlantern.sheet.Content.OwnPicture;
+import plainlantern.sheet.Fit;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Placement;
+import plainlantern.sheet.Seat;
+import plainlantern.sheet.Sheet;
+
+class RefitTest {
+    private static final Sheet SHEET = new ShelvePictures(List.of(Sheets.DAWN)).apply(Sheet.empty("s", Unit.MM, 300, 300, 300));
+
+    private static Panel panel(double width, double height, Fit fit, Placement placement, boolean held) {
+        return new Panel("p1", "Centre", Rectangle.SHARP, Seat.upright(new Point(100, 100), width, height),
+                List.of(new OwnPicture(Sheets.DAWN.id(), fit, placement, held)));
+    }
+
+    private static Coverage coverage(Panel panel) {
+        return PanelState.coverage(SHEET, panel).orElseThrow();
+    }
+
+    /** A picture placed by hand keeps its zoom, and a panel sized there and back has it where it was. */
+    @Property(tries = 200)
+    void zoomStaysAndSizingBackRestores(@ForAll @DoubleRange(min = 20, max = 200) double width, @ForAll @DoubleRange(min = 20, max = 200) double height,
+                                        @ForAll @DoubleRange(min = 1, max = 4) double zoom, @ForAll @DoubleRange(min = -60, max = 60) double turn) {
+        Panel before = panel(90, 60, Fit.FREE, null, false);
+        Sitting sitting = Sitting.of(before, Sheets.DAWN);
+        Placement placement = sitting.zoomed(sitting.fitted(Fit.COVER, turn, false, 300), zoom, new Point(12, -7));
+        before = panel(90, 60, Fit.FREE, placement, false);
+        Panel sized = Refit.resized(SHEET, before, before.withSeat(before.seat().sized(width, height)));
+        assertThat(coverage(sized).zoom()).isCloseTo(zoom, within(1e-9));
+        Panel back = Refit.resized(SHEET, sized, sized.withSeat(before.seat()));
+        Placement restored = back.picture().orElseThrow().placement();
+        assertThat(restored.centre().x()).isCloseTo(placement.centre().x(), within(1e-9));
+        assertThat(restored.centre().y()).isCloseTo(placement.centre().y(), within(1e-9));
+        assertThat(restored.scaleX()).isCloseTo(placement.scaleX(), within(1e-12));
+    }
+
+    @Test
+    void aRuleIsAppliedAnew() {
+        Placement any = new Placement(new Point(5, 5), 1, 1, 0, true);
+        for (Fit fit : List.of(Fit.COVER, Fit.CONTAIN, Fit.STRETCH)) {
+            Panel before = panel(90, 60, fit, any, true);
+            Panel after = Refit.resized(SHEET, before, before.withSeat(before.seat().sized(50, 80)));
+            assertThat(after.picture().orElseThrow().placement())
+                    .isEqualTo(Sitting.of(after, Sheets.DAWN).fitted(fit, 0, true, 300));
+        }
+    }
+
+    /** A rectangle in place of an ellipse uncovers the corners of a turned picture: it grows if it is held, else it stays. */
+    @Test
+    void anotherFormCoversAgainOnlyWhatIsHeld() {
+        Panel round = panel(80, 80, Fit.FREE, null, true).withOutline(new Ellipse());
+        Placement tight = Sitting.of(round, Sheets.DAWN).fitted(Fit.COVER, 30, false, 300);
+        for (boolean held : new boolean[] {true, false}) {
+            Panel square = Refit.reformed(SHEET, panel(80, 80, Fit.FREE, tight, held).withOutline(Rectangle.SHARP));
+            assertThat(coverage(square).covered()).isEqualTo(held);
+            if (!held) assertThat(square.picture().orElseThrow().placement()).isEqualTo(tight);
+        }
+    }
+
+    @Test
+    void statesInOneWord() {
+        assertThat(PanelState.of(SHEET, panel(90, 60, Fit.FREE, null, true).withContent(List.of()))).isEqualTo(PanelState.EMPTY);
+        Panel good = panel(90, 60, Fit.COVER, new Placement(Point.ORIGIN, 0.015, 0.015, 0, false), true);
+        assertThat(PanelState.of(SHEET, good)).isEqualTo(PanelState.COVERED);
+        Panel soft = panel(900, 600, Fit.COVER, new Placement(Point.ORIGIN, 0.15, 0.15, 0, false), true);
+        assertThat(PanelState.of(SHEET, soft)).isEqualTo(PanelState.SOFT);
+        Panel bare = panel(90, 60, Fit.FREE, new Placement(new Point(1, 0), 0.015, 0.015, 0, false), false);
+        assertThat(PanelState.of(SHEET, bare)).isEqualTo(PanelState.BARE);
+        assertThat(coverage(bare).bareShare()).isCloseTo(1 / 90.0, within(1e-9));
+    }
+
+    /** A circle half left bare: the closed form of a half circle, within the curve's 0.03 %. */
+    @Test
+    void bareShareOfACircle() {
+        Sitting sitting = new Sitting(new Ellipse().path(100, 100), 1000, 1000);
+        Coverage half = Coverage.of(sitting, new Placement(new Point(50, 0), 0.1, 0.1, 0, false));
+        assertThat(half.bareShare()).isCloseTo(0.5, within(1e-3));
+        // The circle segment left of x = −25 has the share 1/3 − √3/(4π).
+        Coverage segment = Coverage.of(sitting, new Placement(new Point(25, 0), 0.1, 0.1, 0, false));
+        assertThat(segment.bareShare()).isCloseTo(1 / 3.0 - Math.sqrt(3) / (4 * Math.PI), within(1e-3));
+    }
+}

@@ -1,0 +1,99 @@
+package plainlantern.scene;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.ByteArrayInputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import javax.xml.parsers.DocumentBuilderFactory;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
+import org.junit.jupiter.api.Test;
+import org.w3c.dom.Document;
+import org.w3c.dom.Element;
+import plainlantern.Sheets;
+import plainlantern.editing.ShelvePictures;
+import plainlantern.fitting.Coverage;
+import plainlantern.fitting.PanelState;
+import plainlantern.geometry.Point;
+import plainlantern.geometry.Unit;
+import plainlantern.rendering.BoardPainter;
+import plainlantern.rendering.SvgPainter;
+import plainlantern.scene.Scene.PictureItem;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Sheet;
+import plainlantern.sheet.SheetJson;
+import tools.jackson.databind.JsonNode;
+
+/** The scene, and the two ways in which it becomes SVG. */
+class SceneTest {
+    @Provide
+    Arbitrary<Sheet> sheets() {
+        return Sheets.any();
+    }
+
+    private static Element parsed(String svg) {
+        try {
+            Document document = DocumentBuilderFactory.newInstance().newDocumentBuilder()
+                    .parse(new ByteArrayInputStream(svg.getBytes(StandardCharsets.UTF_8)));
+            return document.getDocumentElement();
+        } catch (Exception e) {
+            throw new AssertionError(svg, e);
+        }
+    }
+
+    /** A W by H picture just covering a panel: its middle lies on the panel's centre, its corners beyond the panel's. */
+    @Test
+    void pixelsAreResolvedToTheSheet() {
+        Sheet sheet = Sheets.after(new ShelvePictures(List.of(Sheets.DAWN)).apply(Sheet.empty("s", Unit.MM, 100, 100, 300)),
+                "{'kind':'add-panel','outline':{'kind':'ellipse'}}", "{'kind':'seat-panels','panels':['p1'],'left':10,'top':20,'width':30,'height':20}",
+                "{'kind':'fill','panels':['p1'],'picture':'" + Sheets.DAWN.id() + "'}");
+        PictureItem item = (PictureItem) Scene.of(sheet).items().get(0);
+        assertThat(item.covers()).isTrue();
+        Point middle = item.pixelsToSheet().apply(new Point(3000, 2000));
+        assertThat(middle.x()).isCloseTo(25, within(1e-9));
+        assertThat(middle.y()).isCloseTo(30, within(1e-9));
+        assertThat(item.pixelsToSheet().apply(Point.ORIGIN).x()).isCloseTo(10, within(1e-9));
+    }
+
+    /** Every sheet's SVG is well-formed and paints its pictures from back to front, names and all. */
+    @Property(tries = 60)
+    void svgIsWellFormedAndInOrder(@ForAll("sheets") Sheet sheet) {
+        Element svg = parsed(SvgPainter.document(Scene.of(sheet), id -> "p?a=1&amp;b=" + id));
+        var images = svg.getElementsByTagName("image");
+        List<Panel> shown = sheet.panels().stream().filter(p -> p.picture().isPresent()).toList();
+        assertThat(images.getLength()).isEqualTo(shown.size());
+        for (int i = 0; i < shown.size(); i++) {
+            assertThat(((Element) images.item(i)).getAttribute("data-picture")).isEqualTo(shown.get(i).picture().orElseThrow().picture());
+        }
+        assertThat(svg.getElementsByTagName("clipPath").getLength()).isEqualTo(shown.size());
+    }
+
+    /** The numbers that a gesture gets are those of the core, whatever signs a panel's name holds. */
+    @Property(tries = 60)
+    void theBoardCarriesTheCoresNumbers(@ForAll("sheets") Sheet sheet) {
+        for (Panel panel : sheet.panels()) {
+            Panel odd = panel.named(panel.name().replaceAll("\\p{Cntrl}", "") + " <\"&'>");
+            Sheet with = sheet.with(List.of(odd), sheet.lastId());
+            Element group = parsed(BoardPainter.panel(with, odd, id -> "x"));
+            JsonNode numbers = SheetJson.MAPPER.readTree(group.getAttribute("data-panel"));
+            assertThat(numbers.path("name").asString("")).isEqualTo(odd.name());
+            assertThat(numbers.path("bounds").path(2).asDouble(0)).isEqualTo(odd.boundsOnSheet().right());
+            assertThat(group.getAttribute("class")).contains(PanelState.of(with, odd).label());
+            PanelState.coverage(with, odd).ifPresent(c -> sameSlack(numbers.path("picture"), c));
+        }
+    }
+
+    private static void sameSlack(JsonNode picture, Coverage coverage) {
+        assertThat(picture.path("zoom").asDouble(0)).isEqualTo(coverage.zoom());
+        assertThat(picture.path("ppi").asDouble(0)).isEqualTo(coverage.ppi());
+        JsonNode placement = picture.path("placement");
+        Point own = new Point(placement.path("centre").path("x").asDouble(0), placement.path("centre").path("y").asDouble(0))
+                .turned(-placement.path("turn").asDouble(0));
+        double left = own.x() - picture.path("width").asInt(0) * placement.path("scaleX").asDouble(0) / 2;
+        assertThat(picture.path("reach").path(0).asDouble(0) - left).isCloseTo(coverage.left(), within(1e-9));
+    }
+}

@@ -1,0 +1,214 @@
+package plainlantern.studio;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.security.test.web.servlet.setup.SecurityMockMvcConfigurers.springSecurity;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.stream.IntStream;
+import java.util.zip.ZipInputStream;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.MediaType;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.mock.web.MockMultipartFile;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.AbstractMockHttpServletRequestBuilder;
+import org.springframework.test.web.servlet.setup.MockMvcBuilders;
+import org.springframework.web.context.WebApplicationContext;
+import plainlantern.editing.ArrangeGrid;
+import plainlantern.editing.FillPanels;
+import plainlantern.editing.ShelvePictures;
+import plainlantern.geometry.Unit;
+import plainlantern.sheet.Picture;
+import plainlantern.sheet.Sheet;
+import plainlantern.sheet.SheetJson;
+import plainlantern.studio.sheets.Opened;
+import tools.jackson.databind.JsonNode;
+
+/** What the routes answer, for the pages that ask them. */
+class WebTest extends StudioTest {
+    @Autowired
+    private WebApplicationContext context;
+    private MockMvc web;
+    private Picture picture;
+    private UUID id;
+
+    @BeforeEach
+    void sheet() {
+        web = MockMvcBuilders.webAppContextSetup(context).apply(springSecurity()).build();
+        picture = pictures.add(member.id(), "Low water.jpg", jpeg(900, 600, 220));
+        Sheet sheet = new ShelvePictures(List.of(picture)).apply(Sheet.empty("Season: card/2", Unit.MM, 100, 50, 127));
+        sheet = new ArrangeGrid(1, 3, 5, 5, 5, 5, 5, 5).apply(sheet);
+        id = sheets.add(member.id(), new FillPanels(List.of("p1", "p2"), picture.id()).apply(sheet), "New sheet");
+    }
+
+    private MockHttpServletResponse ask(AbstractMockHttpServletRequestBuilder<?> request) throws Exception {
+        return web.perform(request.with(user(member)).with(csrf())).andReturn().getResponse();
+    }
+
+    private MockHttpServletResponse send(String path, String json) throws Exception {
+        return ask(post("/sheets/" + id + path).contentType(MediaType.APPLICATION_JSON).content(json.replace('\'', '"')));
+    }
+
+    private JsonNode answer(MockHttpServletResponse response) throws Exception {
+        response.setCharacterEncoding("UTF-8");
+        return SheetJson.MAPPER.readTree(response.getContentAsString());
+    }
+
+    private String edit(String edit, long version) {
+        return "{'edit':" + edit + ",'stage':'arrange','selected':['p2','p9'],'version':" + version + "}";
+    }
+
+    @Test
+    void anAnswerCarriesWhatChangedAndNoMore() throws Exception {
+        JsonNode answer = answer(send("/edits", edit("{'kind':'move-panels','panels':['p2'],'dx':1,'dy':0}", 1)));
+        assertThat(answer.path("version").asLong(0)).isEqualTo(2);
+        assertThat(answer.path("changed").size()).isEqualTo(1);
+        assertThat(answer.path("changed").path(0).path("id").asString("")).isEqualTo("p2");
+        assertThat(answer.path("changed").path(0).path("card").asString("")).contains("data-id=\"p2\"");
+        assertThat(answer.path("order").size()).isEqualTo(3);
+        assertThat(answer.path("selected").size()).isEqualTo(1);
+        assertThat(answer.path("undo").asString("")).isEqualTo("Move: Panel 2");
+        assertThat(answer.path("states").asString("")).isEqualTo("1 empty");
+        assertThat(answer.path("bench").asString("")).contains("data-part=\"selection\"", "Panel 2");
+    }
+
+    @Test
+    void aPageThatIsBehindGetsEverything() throws Exception {
+        send("/edits", edit("{'kind':'move-panels','panels':['p1'],'dx':1,'dy':0}", 1));
+        assertThat(answer(send("/edits", edit("{'kind':'move-panels','panels':['p2'],'dx':1,'dy':0}", 1))).path("changed").size()).isEqualTo(3);
+        assertThat(ask(get("/sheets/" + id + "/changes?version=3&stage=fill")).getStatus()).isEqualTo(204);
+        assertThat(answer(ask(get("/sheets/" + id + "/changes?version=2&stage=fill"))).path("changed").size()).isEqualTo(3);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "{'kind':'seat-panels','panels':['p1'],'width':'wide'} | 422 | width | not a number",
+        "{'kind':'move-panels','panels':['p7'],'dx':1,'dy':1} | 409 | '' | no longer on the sheet",
+        "{'kind':'rename','panel':'p1','name':' '} | 422 | name | 1 to 60",
+        "{'kind':'melt'} | 422 | '' | not an edit", "null | 422 | '' | not an edit"})
+    void whatCannotBeDoneIsSaidAndChangesNothing(String edit, int status, String field, String words) throws Exception {
+        MockHttpServletResponse response = send("/edits", edit(edit, 1));
+        assertThat(response.getStatus()).isEqualTo(status);
+        assertThat(answer(response).path("field").asString("")).isEqualTo(field);
+        assertThat(answer(response).path("message").asString("")).contains(words);
+        assertThat(sheets.version(id, member.id())).isEqualTo(1);
+    }
+
+    @Test
+    void aPreviewShowsAndChangesNothing() throws Exception {
+        JsonNode cells = answer(send("/preview", edit("{'kind':'arrange-grid','rows':2,'columns':2,'gapAcross':0,'gapDown':0,'top':0,'right':0,'bottom':0,'left':0}", 1)));
+        assertThat(cells.path("cells").size()).isEqualTo(4);
+        assertThat(cells.path("cells").path(0).asString("")).isEqualTo("M0 0L50 0L50 25L0 25Z");
+        JsonNode sized = answer(send("/preview", edit("{'kind':'resize-panels','panels':['p1'],'width':10,'height':10,'anchorX':0,'anchorY':0}", 1)));
+        assertThat(sized.path("changed").size()).isEqualTo(1);
+        assertThat(sheets.version(id, member.id())).isEqualTo(1);
+    }
+
+    /** Eight windows at once: every edit finds its turn, none is lost. */
+    @Test
+    void editsAtTheSameTimeAreAllMade() {
+        double before = sheets.open(id, member.id()).sheet().panel("p1").seat().centre().x();
+        List<CompletableFuture<Integer>> all = IntStream.range(0, 8).mapToObj(window -> CompletableFuture.supplyAsync(() -> {
+            try {
+                int good = 0;
+                for (int i = 0; i < 10; i++) if (send("/edits", edit("{'kind':'move-panels','panels':['p1'],'dx':0.25,'dy':0}", 0)).getStatus() == 200) good++;
+                return good;
+            } catch (Exception e) {
+                throw new IllegalStateException(e);
+            }
+        })).toList();
+        assertThat(all.stream().mapToInt(CompletableFuture::join).sum()).isEqualTo(80);
+        Opened now = sheets.open(id, member.id());
+        assertThat(now.version()).isEqualTo(81);
+        assertThat(now.sheet().panel("p1").seat().centre().x()).isEqualTo(before + 20);
+    }
+
+    /** 100 × 50 mm at 127 ppi are 500 × 250 px. */
+    @Test
+    void deliveriesAreFilesOfTheRightSizeAndName() throws Exception {
+        MockHttpServletResponse png = ask(post("/sheets/" + id + "/deliveries").param("format", "png").param("ppi", "127").param("paper", "false"));
+        BufferedImage image = ImageIO.read(new ByteArrayInputStream(png.getContentAsByteArray()));
+        assertThat(image.getWidth()).isEqualTo(500);
+        assertThat(image.getRGB(3, 3) >>> 24).isZero();
+        assertThat(png.getHeader("Content-Disposition")).contains("attachment", "Season-%20card-2.png");
+        MockHttpServletResponse jpeg = ask(post("/sheets/" + id + "/deliveries").param("format", "jpeg").param("ppi", "254").param("quality", "80"));
+        assertThat(ImageIO.read(new ByteArrayInputStream(jpeg.getContentAsByteArray())).getWidth()).isEqualTo(1000);
+        assertThat(jpeg.getContentType()).isEqualTo("image/jpeg");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"png,0,ppi", "png,many,ppi", "png,99999,ppi", "svgz,300,format"})
+    void deliveriesThatCannotBeAreRefusedAtTheirField(String kind, String ppi, String field) throws Exception {
+        MockHttpServletResponse refused = ask(post("/sheets/" + id + "/deliveries").param("format", kind).param("ppi", ppi));
+        assertThat(refused.getStatus()).isEqualTo(422);
+        assertThat(answer(refused).path("field").asString("")).isEqualTo(field);
+    }
+
+    @Test
+    void aBundleHoldsTheDocumentAndTheOriginals() throws Exception {
+        var started = web.perform(get("/sheets/" + id + "/bundle").with(user(member))).andReturn();
+        started.getAsyncResult(10_000);
+        byte[] zip = started.getResponse().getContentAsByteArray();
+        ByteArrayOutputStream original = new ByteArrayOutputStream();
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
+            assertThat(in.getNextEntry().getName()).isEqualTo("sheet.json");
+            assertThat(in.getNextEntry().getName()).isEqualTo("pictures/" + picture.id() + ".jpg");
+            in.transferTo(original);
+        }
+        assertThat(original.toByteArray()).isEqualTo(jpeg(900, 600, 220));
+        // Another account opens it: it gets the sheet and the picture, of its own.
+        member = newMember();
+        MockHttpServletResponse opened = ask(multipart("/bundles").file(new MockMultipartFile("file", "card.zip", "application/zip", zip)));
+        UUID copy = UUID.fromString(answer(opened).path("address").asString("").replace("/sheets/", ""));
+        assertThat(sheets.open(copy, member.id()).sheet().users(picture.id())).hasSize(2);
+        assertThat(ask(get("/pictures/" + picture.id() + "/small")).getStatus()).isEqualTo(200);
+    }
+
+    @Test
+    void thumbnailsAndPreviewsAreKeptByTheBrowserAlone() throws Exception {
+        MockHttpServletResponse thumbnail = ask(get("/sheets/" + id + "/thumbnail"));
+        BufferedImage image = ImageIO.read(new ByteArrayInputStream(thumbnail.getContentAsByteArray()));
+        assertThat(image.getWidth()).isEqualTo(560);
+        assertThat(image.getHeight()).isEqualTo(280);
+        MockHttpServletResponse preview = ask(get("/pictures/" + picture.id() + "/small"));
+        assertThat(ImageIO.read(new ByteArrayInputStream(preview.getContentAsByteArray())).getWidth()).isEqualTo(320);
+        assertThat(preview.getHeader("Cache-Control")).contains("private", "immutable");
+        assertThat(ask(get("/pictures/" + picture.id() + "/original")).getStatus()).isEqualTo(404);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"'' | 100 | 100 | mm | 300 | A sheet needs a name", "Tide | 0 | 100 | mm | 300 | between 1 mm and 5 m wide",
+        "Tide | 100 | tall | mm | 300 | is not a number", "Tide | 100 | 100 | mm | 0 | Pixels per inch go from 1 to 2400"})
+    void aSheetThatMakesNoSenseIsExplainedAndWhatWasTypedStays(String name, String width, String height, String unit, String ppi, String words) throws Exception {
+        int before = answerCount();
+        MockHttpServletResponse page = ask(post("/sheets").param("name", name).param("width", width).param("height", height).param("unit", unit).param("ppi", ppi));
+        assertThat(page.getContentAsString()).contains(words, "value=\"" + height + "\"");
+        assertThat(answerCount()).isEqualTo(before);
+    }
+
+    private int answerCount() throws Exception {
+        return ask(get("/sheets")).getContentAsString().split("class=\"sheet-card\"").length;
+    }
+
+    @Test
+    void aHugeSheetCanBeOpenedThoughNotDeliveredWhole() throws Exception {
+        id = sheets.add(member.id(), Sheet.empty("Wall", Unit.MM, 5000, 5000, 2400), "New sheet");
+        assertThat(ask(get("/sheets/" + id)).getStatus()).isEqualTo(200);
+        assertThat(ask(get("/sheets/" + id + "/bench?stage=deliver")).getContentAsString()).contains("Up to 101 ppi is possible");
+    }
+}

@@ -1,0 +1,88 @@
+package plainlantern.studio.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.awt.Color;
+import java.awt.image.BufferedImage;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import plainlantern.fitting.PanelState;
+import plainlantern.geometry.Box;
+import plainlantern.picture.Encoder;
+import plainlantern.picture.Orientation;
+import plainlantern.picture.PictureFile;
+import plainlantern.picture.PictureReader;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Picture;
+import plainlantern.sheet.Sheet;
+import plainlantern.studio.demo.DemoSheets.Plan;
+import plainlantern.studio.demo.DemoSheets.Step;
+
+class DemoTest {
+    /** Pictures with the names of the demo's, of the smallest size that any of them has. */
+    private static Map<String, Picture> shelf() {
+        Map<String, Picture> shelf = new LinkedHashMap<>();
+        for (DemoPictures.Painted painted : DemoPictures.ALL) {
+            String name = painted.file().replaceFirst("\\.[a-z]+$", "");
+            shelf.put(name, new Picture(String.format("%064x", shelf.size() + 1), name, 3600, 2700));
+        }
+        return shelf;
+    }
+
+    private static Sheet made(Plan plan) {
+        Sheet sheet = plan.empty();
+        for (Step step : plan.steps()) sheet = step.edit(sheet, shelf()).apply(sheet);
+        return sheet;
+    }
+
+    @Test
+    void thereAreEnoughPicturesOfManyKinds() {
+        assertThat(DemoPictures.ALL).hasSizeGreaterThanOrEqualTo(12);
+        assertThat(DemoPictures.ALL.stream().map(p -> p.file().replaceFirst(".*\\.", "")).distinct()).contains("jpg", "png", "tif");
+        assertThat(DemoPictures.ALL.stream().filter(p -> p.file().endsWith(".png"))).hasSize(2);
+    }
+
+    /** The finished sheets are finished: no panel empty, bare or soft, none beyond the sheet, none over another. */
+    @Test
+    void theSheetsHaveNoFault() {
+        assertThat(DemoSheets.ALL).hasSize(2);
+        for (Plan plan : DemoSheets.ALL) {
+            Sheet sheet = made(plan);
+            Box whole = new Box(0, 0, sheet.width(), sheet.height());
+            for (Panel panel : sheet.panels()) {
+                assertThat(PanelState.of(sheet, panel)).as(panel.name()).isEqualTo(PanelState.COVERED);
+                assertThat(whole.union(panel.boundsOnSheet())).isEqualTo(whole);
+                for (Panel other : sheet.panels()) {
+                    if (other != panel) assertThat(other.boundsOnSheet().meets(panel.boundsOnSheet())).isFalse();
+                }
+            }
+        }
+    }
+
+    @Test
+    void theGridHasNineMorningsAndThePostcardFourPanels() {
+        assertThat(DemoSheets.ALL.stream().map(DemoTest::made).map(s -> s.panels().size())).containsExactlyInAnyOrder(9, 4);
+    }
+
+    /** The same numbers paint the same picture, so that a demo made twice stores its pictures once. */
+    @Test
+    void landscapesDependOnTheirNumbersAlone() {
+        Landscape bay = new Landscape(120, 80, Light.DUSK, 0.55, 0.5, 0.4, 0.04, 4, 0.25, 0.5, 7);
+        byte[] once = Encoder.png(new Figures(bay.paint()).reeds(0.3, Color.BLACK, 12, 5).image(), 72);
+        assertThat(Encoder.png(new Figures(bay.paint()).reeds(0.3, Color.BLACK, 12, 5).image(), 72)).isEqualTo(once);
+        Landscape other = new Landscape(120, 80, Light.DUSK, 0.55, 0.5, 0.4, 0.04, 4, 0.25, 0.5, 8);
+        assertThat(Encoder.png(other.paint(), 72)).isNotEqualTo(once);
+    }
+
+    /** A picture stored sideways says so in its EXIF, and stands upright when it is read. */
+    @Test
+    void sidewaysPicturesSaySo() {
+        BufferedImage tall = new BufferedImage(40, 90, BufferedImage.TYPE_3BYTE_BGR);
+        byte[] file = DemoPictures.withOrientation(Encoder.jpeg(Orientation.of(8).upright(tall), 0.9f, 300), 6);
+        PictureFile read = PictureReader.inspect("tall.jpg", file);
+        assertThat(read.orientation()).isEqualTo(Orientation.RIGHT_TOP);
+        assertThat(read.width()).isEqualTo(40);
+        assertThat(read.height()).isEqualTo(90);
+    }
+}
