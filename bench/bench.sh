@@ -4,7 +4,7 @@ mvn -q -B -DskipTests install
 mvn -q -B -f bench/pom.xml -DskipTests package
 need chromium chromium montage imagemagick vips libvips-tools /usr/bin/time time
 BENCH=$(mktemp -d /tmp/lantern-bench.XXXXXX)
-trap 'kill $STUDIO 2>/dev/null; stop_db "$BENCH/db"; rm -rf "$BENCH"' EXIT
+trap 'kill $STUDIO 2>/dev/null || true; stop_db "$BENCH/db"; rm -rf "$BENCH"' EXIT
 chmod 755 "$BENCH"
 start_db "$BENCH/db"
 PORT=$(free_port 8180)

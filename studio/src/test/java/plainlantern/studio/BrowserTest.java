@@ -137,8 +137,13 @@ class BrowserTest extends StudioTest {
         return page.locator("#panels .panel .form").nth(at);
     }
 
+    /** Where to point; what is being drawn anew at this moment has no place, so it is looked at again. */
     private double[] middle(Locator what) {
         BoundingBox box = what.boundingBox();
+        for (int tries = 0; box == null && tries < 100; tries++) {
+            page.waitForTimeout(20);
+            box = what.boundingBox();
+        }
         return new double[] {box.x + box.width / 2, box.y + box.height / 2};
     }
 
@@ -208,6 +213,7 @@ class BrowserTest extends StudioTest {
         page.reload();
         ready();
         page.keyboard().press("Control+Shift+z");
+        assertThat(page.locator("#undo")).hasAttribute("title", "Undo Move picture: Panel 1");
         click(panel(0));
         assertThat(field("across")).hasValue(String.format("%.2f mm", across).replace('-', '\u2212'));
 
