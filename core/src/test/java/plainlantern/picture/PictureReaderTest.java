@@ -4,13 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.File;
 import java.nio.ByteBuffer;
 import java.nio.file.Files;
 import java.util.Arrays;
 import java.util.Base64;
 import java.util.zip.CRC32;
+import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageWriter;
+import javax.imageio.stream.ImageOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -65,6 +69,24 @@ class PictureReaderTest {
         BufferedImage grey = new BufferedImage(2, 1, BufferedImage.TYPE_BYTE_GRAY);
         grey.getRaster().setSample(0, 0, 0, 77);
         assertThat(read("g.png", Painted.encoded(grey, "png")).getRGB(0, 0)).isEqualTo(0xFF4D4D4D);
+    }
+
+    /** GIF89a: of an animation the first frame counts. */
+    @Test
+    void ofAnAnimationTheFirstFrameCounts() throws Exception {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ImageWriter writer = ImageIO.getImageWritersByFormatName("gif").next();
+        try (ImageOutputStream stream = ImageIO.createImageOutputStream(out)) {
+            writer.setOutput(stream);
+            writer.prepareWriteSequence(null);
+            for (int colour : new int[] {0xFFFF0000, 0xFF0000FF}) {
+                BufferedImage frame = new BufferedImage(5, 4, BufferedImage.TYPE_INT_RGB);
+                for (int i = 0; i < 20; i++) frame.setRGB(i % 5, i / 5, colour);
+                writer.writeToSequence(new IIOImage(frame, null, null), null);
+            }
+            writer.endWriteSequence();
+        }
+        assertThat(read("two.gif", out.toByteArray()).getRGB(2, 2)).isEqualTo(0xFFFF0000);
     }
 
     @ParameterizedTest

@@ -131,9 +131,19 @@ function label(chosen) {
   }
   tag.replaceChildren(...parts);
   const p = toScreen({ x: (left + right) / 2, y: bottom });
+  if (sheet.stage === "settle" && chosen.length === 1) p.y = belowGrips(panel(chosen[0]), p.y);
   const x = Math.max(24, Math.min(marks.clientWidth - tag.offsetWidth - 6, p.x - tag.offsetWidth / 2));
   const y = Math.max(24, Math.min(marks.clientHeight - tag.offsetHeight - 6, p.y + 14));
   tag.style.transform = `translate(${x}px, ${y}px)`;
+}
+
+/** The tag stands below the picture's lower corners where they are near: they are there to be grabbed. */
+function belowGrips({ seat, picture }, y) {
+  if (!picture) return y;
+  const matrix = lit.matrix || pictureMatrix(seat, picture);
+  const lowest = Math.max(...[[0, 0], [picture.width, 0], [picture.width, picture.height], [0, picture.height]]
+    .map(([px, py]) => toScreen(apply(matrix, px, py)).y));
+  return lowest > y && lowest < y + 60 ? lowest : y;
 }
 
 /** The zoom that the tag shows while a gesture runs; empty goes back to the server's. */

@@ -458,6 +458,91 @@ class BrowserTest extends StudioTest {
         assertThat(page).hasTitle("Evening tide · Plain Lantern");
     }
 
+    /** Escape in the middle of a drag puts everything back, and no step is left behind. */
+    @Test
+    void escapeGivesADragUp() {
+        newSheet("120", "80", "mm", "100");
+        grid(1, 2);
+        click(panel(0));
+        String width = field("width").inputValue();
+        String before = page.locator("#undo").getAttribute("title");
+        double[] handle = middle(page.locator("#marks .handle.se"));
+        page.mouse().move(handle[0], handle[1]);
+        page.mouse().down();
+        page.mouse().move(handle[0] + 50, handle[1] + 20);
+        page.waitForFunction("w => !document.querySelector('#tag').textContent.includes(w)", width.replace(" mm", ""));
+        page.keyboard().press("Escape");
+        page.mouse().up();
+        assertThat(page.locator("#tag")).containsText(width.replace(" mm", ""));
+        double[] centre = middle(panel(1));
+        page.mouse().move(centre[0], centre[1]);
+        page.mouse().down();
+        page.mouse().move(centre[0] + 80, centre[1] + 10);
+        page.evaluate("() => new Promise(requestAnimationFrame)");
+        page.keyboard().press("Escape");
+        page.mouse().up();
+        assertThat(middle(panel(1))[0]).isCloseTo(centre[0], within(0.5));
+        assertThat(page.locator("#undo")).hasAttribute("title", before);
+    }
+
+    /** A window that only looks on follows by itself. */
+    @Test
+    void aWindowThatLooksOnFollows() {
+        newSheet("120", "80", "mm", "100");
+        Page other = context.newPage();
+        other.navigate(page.url());
+        other.waitForSelector("html[data-ready]");
+        page.bringToFront();
+        grid(2, 2);
+        other.bringToFront();
+        assertThat(other.locator("#panels .panel")).hasCount(4);
+        assertThat(other.locator(".say")).containsText("Another window changed this sheet");
+    }
+
+    @Test
+    void theBoardZoomsAtThePointerPansAndFits() {
+        newSheet("120", "80", "mm", "100");
+        grid(1, 2);
+        String fitted = page.locator("#zoom-fit").textContent();
+        double[] at = middle(panel(1));
+        page.mouse().move(at[0], at[1]);
+        page.mouse().wheel(0, -400);
+        assertThat(page.locator("#zoom-fit")).not().hasText(fitted);
+        assertThat(middle(panel(1))[0]).isCloseTo(at[0], within(1.0));
+        page.keyboard().down(" ");
+        drag(at, 37, -21);
+        page.keyboard().up(" ");
+        assertThat(middle(panel(1))[0]).isCloseTo(at[0] + 37, within(1.0));
+        assertThat(middle(panel(1))[1]).isCloseTo(at[1] - 21, within(1.0));
+        page.keyboard().press("0");
+        assertThat(page.locator("#zoom-fit")).hasText(fitted);
+    }
+
+    /** One radius for all corners, or one each; and the paper's colour, or none. */
+    @Test
+    void cornersAndPaper() {
+        newSheet("100", "60", "mm", "100");
+        grid(1, 2);
+        click(panel(0));
+        page.locator("[data-radius=topRight]").fill("1/4 in");
+        page.locator("[data-radius=topRight]").press("Enter");
+        assertThat(page.locator("[data-radius=bottomLeft]")).hasValue("6.35");
+        page.locator("[data-same-radii]").uncheck();
+        page.locator("[data-radius=topLeft]").fill("0");
+        page.locator("[data-radius=topLeft]").press("Enter");
+        assertThat(page.locator("[data-radius=topLeft]")).hasValue("0.00");
+        assertThat(page.locator("[data-radius=bottomLeft]")).hasValue("6.35");
+        page.locator("[data-radius=topLeft]").fill("-2");
+        page.locator("[data-radius=topLeft]").press("Enter");
+        assertThat(page.locator("[data-problem=radius]")).containsText("cannot be negative");
+        page.locator("#well").focus();
+        page.keyboard().press("Escape");
+        page.locator("#paper-none").check();
+        assertThat(page.locator("#paper")).hasAttribute("fill", "none");
+        page.locator("#paper-none").uncheck();
+        assertThat(page.locator("#paper")).hasAttribute("fill", "#FFFFFF");
+    }
+
     /** Files dropped on the window and pasted come onto the shelf, whatever stage is open. */
     @Test
     void picturesAreDroppedAndPasted() {
