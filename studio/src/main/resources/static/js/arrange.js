@@ -2,7 +2,7 @@
 import { sheet, select, ids, panel, group, draw, watch } from "./sheet.js";
 import { view, toSheet } from "./view.js";
 import { edit, preview, previewer } from "./server.js";
-import { onBench, clearProblems, problemAt } from "./bench.js";
+import { onBench, clearProblems, problemAt } from "./bench-parts.js";
 import { redraw, slide, extra, frame, HANDLES } from "./marks.js";
 import { svg, apply } from "./geometry.js";
 

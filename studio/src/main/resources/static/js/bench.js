@@ -1,88 +1,17 @@
 // The bench: stages open and close; any field or button that names an edit makes it for the selection.
 import { sheet, select, ids, changed } from "./sheet.js";
 import { edit, fetchBench } from "./server.js";
+import { clearProblems } from "./bench-parts.js";
 
 const bench = document.getElementById("bench");
-const arrivals = [];
 
-/**
- * Calls back with each part of the bench that was drawn anew and holds what {@code selector} finds.
- */
-export const onBench = (selector, listener) => arrivals.push([selector, listener]);
-
-/**
- * Draws the bench. A part that the server draws as before stays the node it is, where it is: nothing is lost that is
- * being typed, pressed or dragged there.
- */
-export function showBench(html) {
-  const holder = document.createElement("template");
-  holder.innerHTML = html;
-  const next = parts(holder.content);
-  next.forEach((part) => (part.source = part.outerHTML));
-  const now = parts(bench);
-  const same = bench.querySelector(".open .stage")?.dataset.stage === holder.content.querySelector(".open .stage").dataset.stage;
-  if (same && now.size && next.size) exchange(now, next);
-  else bench.replaceChildren(holder.content);
-  const fresh = [...next.values()].filter((part) => part.isConnected);
-  for (const [selector, listener] of arrivals) {
-    for (const part of fresh) {
-      const found = part.querySelector(selector);
-      if (found) listener(found);
-    }
-  }
-}
-
-function exchange(now, next) {
-  const body = bench.querySelector(".stage-body");
-  const focused = document.activeElement;
-  let after = body.querySelector("[data-part]");
-  for (const [name, part] of next) {
-    const old = now.get(name);
-    if (old?.source === part.source) {
-      after = old.nextElementSibling;
-    } else if (old) {
-      const place = [...old.querySelectorAll("input, button")].indexOf(focused);
-      after = old.nextElementSibling;
-      old.replaceWith(part);
-      if (place >= 0) part.querySelectorAll("input, button")[place]?.focus({ preventScroll: true });
-    } else {
-      body.insertBefore(part, after);
-    }
-  }
-  for (const [name, old] of now) if (!next.has(name)) old.remove();
-}
-
-const parts = (root) => new Map([...root.querySelectorAll("[data-part]")].map((part) => [part.dataset.part, part]));
-
-/** Shows a message at the field it belongs to; false where there is no such field. */
-export function problemAt(where, field, message) {
-  const scope = where.closest("form, section") || where;
-  const input = where.matches("input") ? where : scope.querySelector(`[name="${field}"], [data-field="${field}"], [data-radius]`);
-  let place = [...scope.querySelectorAll("[data-problem]")].find((e) => e.dataset.problem.split(" ").includes(field));
-  if (!place && input) {
-    place = input.parentElement.querySelector(".problem") || document.createElement("em");
-    place.className = "problem";
-    place.setAttribute("role", "alert");
-    (input.closest(".field, .slide") || input.parentElement).append(place);
-  }
-  if (!place) return false;
-  place.textContent = message;
-  input?.classList.add("wrong");
-  return true;
-}
-
-export function clearProblems(where) {
-  for (const place of where.querySelectorAll(".problem")) place.textContent = "";
-  for (const input of where.querySelectorAll(".wrong")) input.classList.remove("wrong");
-}
-
+/** Opens a stage; unless told not to, the browser's Back leads to the one before. */
 export function openStage(stage, remember = true) {
   if (stage === sheet.stage) return;
   sheet.stage = stage;
   document.body.dataset.stage = stage;
   if (remember) history.pushState({ stage }, "", `?stage=${stage}`);
   bench.scrollTop = 0;
-  if (stage === "settle") select(sheet.selected.slice(0, 1).length ? sheet.selected : []);
   changed("stage");
   fetchBench();
 }

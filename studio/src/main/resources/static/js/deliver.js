@@ -1,5 +1,5 @@
 // Deliver: the form for a picture of the sheet, with its size before it is made.
-import { onBench, clearProblems, problemAt } from "./bench.js";
+import { onBench, clearProblems, problemAt } from "./bench-parts.js";
 import { deliver, deliverySize } from "./server.js";
 
 /** Nothing is selected or moved here. */

@@ -1,7 +1,8 @@
 // Fill: pictures come onto the shelf and go into panels; what a panel shows can be swapped with another's.
 import { sheet, select, panel, form } from "./sheet.js";
 import { edit, shelve, sendPicture } from "./server.js";
-import { onBench, openStage } from "./bench.js";
+import { openStage } from "./bench.js";
+import { onBench } from "./bench-parts.js";
 import { extra } from "./marks.js";
 import { svg } from "./geometry.js";
 import { say } from "./notes.js";

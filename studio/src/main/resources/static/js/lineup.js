@@ -1,33 +1,10 @@
 // The line-up: cards from back to front. A click selects, a drag changes the depth.
 import { sheet, select, ids, watch } from "./sheet.js";
 import { edit } from "./server.js";
+import { card } from "./cards.js";
 
 const cards = document.getElementById("cards");
-const chip = document.getElementById("paper-chip");
-const card = (id) => cards.querySelector(`[data-id="${id}"]`);
 let dragged = null;
-
-/** Takes over the changed cards and the order of an answer. */
-export function drawCards(answer) {
-  for (const part of answer.changed) {
-    const holder = document.createElement("template");
-    holder.innerHTML = part.card;
-    const next = holder.content.firstElementChild;
-    const now = card(part.id);
-    if (now) now.replaceWith(next);
-    else cards.append(next);
-  }
-  for (const node of cards.querySelectorAll("[data-id]")) if (!answer.order.includes(node.dataset.id)) node.remove();
-  const shown = [...cards.querySelectorAll("[data-id]")].map((node) => node.dataset.id);
-  if (shown.some((id, i) => id !== answer.order[i])) answer.order.forEach((id) => cards.append(card(id)));
-  document.getElementById("count").textContent = answer.count;
-  document.getElementById("states").textContent = answer.states;
-  paper(answer.paper);
-}
-
-function paper(colour) {
-  chip.style.background = colour || "";
-}
 
 function mark() {
   for (const node of cards.querySelectorAll(".card-panel")) {
@@ -88,4 +65,3 @@ watch(mark);
 watch((what) => {
   if (what === "selection" && sheet.selected.length === 1) card(sheet.selected[0])?.scrollIntoView({ block: "nearest", inline: "nearest" });
 });
-paper(chip.dataset.colour);

@@ -1,7 +1,7 @@
 // Requests. Edits go one after the other; each answer patches the page; a failure puts the page back and says why.
 import { sheet, draw, order, select, changed, ids } from "./sheet.js";
-import { showBench, problemAt } from "./bench.js";
-import { drawCards } from "./lineup.js";
+import { showBench, problemAt } from "./bench-parts.js";
+import { drawCards } from "./cards.js";
 import { say } from "./notes.js";
 
 const csrf = document.querySelector("meta[name=csrf]").content;

@@ -2,7 +2,7 @@
 import { sheet, select, panel, group, draw } from "./sheet.js";
 import { view, toSheet } from "./view.js";
 import { edit, previewer } from "./server.js";
-import { onBench } from "./bench.js";
+import { onBench } from "./bench-parts.js";
 import { redraw, litAt, liveZoom } from "./marks.js";
 import { pictureMatrix, seatMatrix, matrixText, apply, inFrame, held, zoomed } from "./geometry.js";
 

@@ -2,7 +2,7 @@
 import { sheet, ids, watch } from "./sheet.js";
 import { edit, undo, redo, refresh, fetchBench } from "./server.js";
 import { fit, zoomBy, panBy, place, sharpen } from "./view.js";
-import { showBench } from "./bench.js";
+import { showBench } from "./bench-parts.js";
 import * as arrange from "./arrange.js";
 import * as fill from "./fill.js";
 import * as settle from "./settle.js";
