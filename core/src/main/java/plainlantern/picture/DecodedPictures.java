@@ -45,6 +45,6 @@ public final class DecodedPictures implements PictureSource {
                 throw e;
             }
         }
-        return image.join();
+        return Joined.of(image);
     }
 }

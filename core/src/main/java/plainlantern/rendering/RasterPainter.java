@@ -22,6 +22,7 @@ import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Unit;
+import plainlantern.picture.Joined;
 import plainlantern.picture.PictureSource;
 import plainlantern.picture.Resample;
 import plainlantern.picture.Tile;
@@ -68,11 +69,11 @@ public final class RasterPainter {
         Deque<CompletableFuture<Optional<Painted>>> ahead = new ArrayDeque<>();
         for (Scene.Item item : scene.items()) {
             if (item instanceof PictureItem picture) {
-                if (ahead.size() == AHEAD) lay(ahead.remove().join(), page, pixels);
+                if (ahead.size() == AHEAD) lay(Joined.of(ahead.remove()), page, pixels);
                 ahead.add(CompletableFuture.supplyAsync(() -> painted(picture, toPixels, size, pictures)));
             }
         }
-        while (!ahead.isEmpty()) lay(ahead.remove().join(), page, pixels);
+        while (!ahead.isEmpty()) lay(Joined.of(ahead.remove()), page, pixels);
         return opaque ? page : plainAlpha(page);
     }
 

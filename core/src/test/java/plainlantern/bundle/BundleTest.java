@@ -31,7 +31,10 @@ import plainlantern.editing.ArrangeGrid;
 import plainlantern.editing.ShelvePictures;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Unit;
+import plainlantern.picture.DecodedPictures;
 import plainlantern.picture.Sha256;
+import plainlantern.rendering.Delivery;
+import plainlantern.scene.Scene;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 
@@ -81,6 +84,10 @@ class BundleTest {
         Path swapped = zip(Map.of("sheet.json", document(), "pictures/" + PICTURE.id() + ".jpg", "another picture"));
         try (Bundle bundle = Bundle.open(swapped)) {
             assertThatThrownBy(() -> bundle.original(PICTURE.id())).isInstanceOf(BadInput.class).hasMessageContaining("was changed: Low water");
+            // Painted, too, the refusal reaches the person as it was said.
+            Delivery delivery = new Delivery(Delivery.Format.PNG, 127, true, 90);
+            assertThatThrownBy(() -> delivery.file(Scene.of(bundle.sheet()), new DecodedPictures(bundle::original)))
+                    .isInstanceOf(BadInput.class).hasMessageContaining("was changed: Low water");
         }
     }
 
