@@ -1,15 +1,12 @@
 package plainlantern.editing;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiFunction;
 import plainlantern.fitting.Refit;
 import plainlantern.fitting.Sitting;
 import plainlantern.geometry.BadInput;
-import plainlantern.sheet.Content;
 import plainlantern.sheet.Content.OwnPicture;
 import plainlantern.sheet.Fit;
-import plainlantern.sheet.Panel;
 import plainlantern.sheet.Placement;
 import plainlantern.sheet.Sheet;
 
@@ -21,16 +18,8 @@ final class Pictures {
     static Sheet changing(Sheet before, List<String> panels, BiFunction<OwnPicture, Sitting, OwnPicture> change) {
         boolean any = before.panels(panels).stream().anyMatch(p -> p.picture().isPresent());
         BadInput.unless(any, "panels", "There is no picture in there yet.");
-        return before.changing(panels, p -> changed(before, p, change));
-    }
-
-    private static Panel changed(Sheet sheet, Panel panel, BiFunction<OwnPicture, Sitting, OwnPicture> change) {
-        List<Content> next = new ArrayList<>();
-        for (Content content : panel.content()) {
-            next.add(content instanceof OwnPicture own
-                    ? change.apply(own, Sitting.of(panel, sheet.picture(own.picture()))) : content);
-        }
-        return panel.withContent(next);
+        return before.changing(panels, p -> p.changingPictures(own ->
+                change.apply(own, Sitting.of(p, before.picture(own.picture())))));
     }
 
     /** Places by hand: the fit becomes free, and a held picture stays covered. */

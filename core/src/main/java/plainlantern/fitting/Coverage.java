@@ -24,6 +24,11 @@ public record Coverage(boolean covered, double left, double top, double right, d
                        double zoom, double ppi, double stretch) {
     private static final double TOLERANCE = 1e-6;
 
+    /** Whether there are fewer effective pixels an inch than {@code wanted}, with half a pixel of tolerance. */
+    public boolean softer(double wanted) {
+        return ppi < wanted - 0.5;
+    }
+
     public static Coverage of(Sitting sitting, Placement placement) {
         Box reach = sitting.reach(placement.turn());
         Box lie = sitting.lie(placement);

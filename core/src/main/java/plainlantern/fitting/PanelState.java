@@ -18,12 +18,12 @@ public enum PanelState {
         return label;
     }
 
-    /** Soft: fewer effective pixels an inch than the sheet is meant for (half a pixel of tolerance). */
+    /** Soft: softer than the sheet is meant for. */
     public static PanelState of(Sheet sheet, Panel panel) {
         Optional<Coverage> coverage = coverage(sheet, panel);
         if (coverage.isEmpty()) return EMPTY;
         if (!coverage.get().covered()) return BARE;
-        return coverage.get().ppi() < sheet.ppi() - 0.5 ? SOFT : COVERED;
+        return coverage.get().softer(sheet.ppi()) ? SOFT : COVERED;
     }
 
     /** The coverage of the panel's own picture, if it has one. */

@@ -1,8 +1,5 @@
 package plainlantern.fitting;
 
-import java.util.ArrayList;
-import java.util.List;
-import java.util.function.UnaryOperator;
 import plainlantern.geometry.Point;
 import plainlantern.sheet.Content;
 import plainlantern.sheet.Fit;
@@ -19,7 +16,7 @@ public final class Refit {
      * hand keeps its zoom and its place relative to the panel, and is covered again where it is held and it needs to be.
      */
     public static Panel resized(Sheet sheet, Panel before, Panel after) {
-        return each(after, own -> {
+        return after.changingPictures(own -> {
             Sitting was = Sitting.of(before, sheet.picture(own.picture()));
             Sitting is = Sitting.of(after, sheet.picture(own.picture()));
             Placement old = own.placement();
@@ -35,7 +32,7 @@ public final class Refit {
 
     /** {@code after}, whose form alone differs: placements stay, and are covered again where held and needed. */
     public static Panel reformed(Sheet sheet, Panel after) {
-        return each(after, own -> {
+        return after.changingPictures(own -> {
             Sitting is = Sitting.of(after, sheet.picture(own.picture()));
             if (own.fit() == Fit.CONTAIN || own.fit() == Fit.ACTUAL) return own;
             return own.settled(own.fit(), hold(own, is, own.placement()));
@@ -45,13 +42,5 @@ public final class Refit {
     /** {@code wanted}, or the nearest that covers where the picture is held. */
     public static Placement hold(Content.OwnPicture own, Sitting sitting, Placement wanted) {
         return own.held() ? sitting.covering(wanted) : wanted;
-    }
-
-    private static Panel each(Panel panel, UnaryOperator<Content.OwnPicture> change) {
-        List<Content> next = new ArrayList<>();
-        for (Content content : panel.content()) {
-            next.add(content instanceof Content.OwnPicture own ? change.apply(own) : content);
-        }
-        return panel.withContent(next);
     }
 }

@@ -24,9 +24,10 @@ public final class BoardPainter {
 
     /** One panel's group. {@code href} gives the address of a picture's preview. */
     public static String panel(Sheet sheet, Panel panel, Function<String, String> href) {
-        StringBuilder out = new StringBuilder("<g class=\"panel ").append(PanelState.of(sheet, panel).label())
+        String state = PanelState.of(sheet, panel).label();
+        StringBuilder out = new StringBuilder("<g class=\"panel ").append(state)
                 .append("\" data-id=\"").append(panel.id()).append("\" data-panel=\"")
-                .append(attribute(SheetJson.MAPPER.writeValueAsString(numbers(sheet, panel)))).append("\">");
+                .append(attribute(SheetJson.MAPPER.writeValueAsString(numbers(sheet, panel, state)))).append("\">");
         String form = PathData.of(panel.pathOnSheet());
         out.append("<path class=\"form\" d=\"").append(form).append("\"/>");
         for (Scene.Item item : Scene.items(sheet, panel)) out.append(SvgPainter.item(item, href));
@@ -34,11 +35,11 @@ public final class BoardPainter {
     }
 
     /** Everything a gesture needs: the seat, the upright bounds, and how the picture sits. */
-    private static Map<String, Object> numbers(Sheet sheet, Panel panel) {
+    private static Map<String, Object> numbers(Sheet sheet, Panel panel, String state) {
         Box bounds = panel.boundsOnSheet();
         Map<String, Object> numbers = new LinkedHashMap<>();
         numbers.put("name", panel.name());
-        numbers.put("state", PanelState.of(sheet, panel).label());
+        numbers.put("state", state);
         numbers.put("size", sheet.unit().show(panel.seat().width(), sheet.ppi()) + " \u00d7 "
                 + sheet.unit().show(panel.seat().height(), sheet.ppi()) + " " + sheet.unit().symbol());
         numbers.put("seat", panel.seat());

@@ -2,8 +2,10 @@ package plainlantern.sheet;
 
 import com.fasterxml.jackson.annotation.JsonIgnore;
 import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.outline.Outline;
@@ -33,6 +35,13 @@ public record Panel(String id, String name, Outline outline, Seat seat, List<Con
     @JsonIgnore
     public Optional<Content.OwnPicture> picture() {
         return content.stream().filter(Content.OwnPicture.class::isInstance).map(Content.OwnPicture.class::cast).findFirst();
+    }
+
+    /** The same panel with each picture of its own replaced by what {@code change} makes of it. */
+    public Panel changingPictures(UnaryOperator<Content.OwnPicture> change) {
+        List<Content> next = new ArrayList<>();
+        for (Content layer : content) next.add(layer instanceof Content.OwnPicture own ? change.apply(own) : layer);
+        return withContent(next);
     }
 
     public Panel named(String newName) {

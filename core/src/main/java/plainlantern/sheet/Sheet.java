@@ -67,8 +67,9 @@ public record Sheet(String name, Unit unit, double width, double height, double 
     }
 
     public List<Panel> panels(Collection<String> ids) {
-        List<Panel> found = panels().stream().filter(p -> ids.contains(p.id())).toList();
-        if (found.size() < new HashSet<>(ids).size()) throw new Gone("One of those panels is no longer on the sheet.");
+        Set<String> wanted = new HashSet<>(ids);
+        List<Panel> found = panels().stream().filter(p -> wanted.contains(p.id())).toList();
+        if (found.size() < wanted.size()) throw new Gone("One of those panels is no longer on the sheet.");
         BadInput.unless(!found.isEmpty(), "panels", "Select a panel first.");
         return found;
     }

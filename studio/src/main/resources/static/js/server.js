@@ -1,5 +1,5 @@
 // Requests. Edits go one after the other; each answer patches the page; a failure puts the page back and says why.
-import { sheet, draw, order, select, changed, ids } from "./sheet.js";
+import { sheet, draw, order, changed, ids } from "./sheet.js";
 import { showBench, problemAt } from "./bench-parts.js";
 import { drawCards } from "./cards.js";
 import { say } from "./notes.js";

@@ -20,7 +20,7 @@ public record SelectionView(List<Panel> panels, String title, String left, Strin
                             String outline, List<String> radii, Optional<PictureView> picture) {
     /** How the pictures of the selection sit; numbers are of the first panel that has a picture. */
     public record PictureView(String name, String fit, String across, String down, String zoom, double zoomNumber, String turn,
-                              double turnNumber, boolean held, boolean mirrored, Coverage coverage, String verdict, String room,
+                              double turnNumber, boolean held, Coverage coverage, String verdict, String room,
                               String ppi, boolean soft, String target) {}
 
     static SelectionView of(Sheet sheet, Collection<String> selected) {
@@ -51,10 +51,10 @@ public record SelectionView(List<Panel> panels, String title, String left, Strin
         Coverage c = PanelState.coverage(sheet, panel).orElseThrow();
         Numbers n = new Numbers(sheet);
         String verdict = c.covered() ? "Covers the panel." : n.percent(c.bareShare()) + " of the panel is bare.";
-        boolean soft = c.ppi() < sheet.ppi() - 0.5;
+        boolean soft = c.softer(sheet.ppi());
         var p = own.placement();
         return new PictureView(sheet.picture(own.picture()).name(), own.fit().label(), n.length(p.centre().x()), n.length(p.centre().y()),
-                n.percent(c.zoom()), c.zoom() * 100, n.degrees(p.turn()), p.turn(), own.held(), p.mirrored(), c, verdict, n.room(c),
+                n.percent(c.zoom()), c.zoom() * 100, n.degrees(p.turn()), p.turn(), own.held(), c, verdict, n.room(c),
                 n.ppi(c.ppi()), soft, n.ppi(sheet.ppi()));
     }
 }
