@@ -47,4 +47,5 @@ Alpine.data("newSheet", () => ({
 }));
 
 Alpine.start();
-document.documentElement.dataset.ready = "true";
+// htmx takes the page over when its content is loaded, and was asked to before this script was.
+document.addEventListener("DOMContentLoaded", () => (document.documentElement.dataset.ready = "true"));

@@ -321,6 +321,7 @@ class BrowserTest extends StudioTest {
         assertThat(page.locator(".sheet-picture")).hasAttribute("aria-label", "Open Season card");
         page.getByLabel("Duplicate").click();
         assertThat(page.locator(".sheet-card")).hasCount(2);
+        ready();
         page.getByLabel("Delete").first().click();
         assertThat(page.locator(".sheet-card.gone")).containsText("was deleted");
         page.getByText("Undo").click();
