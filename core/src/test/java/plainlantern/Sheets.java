@@ -14,6 +14,7 @@ import plainlantern.outline.Rectangle;
 import plainlantern.sheet.Colour;
 import plainlantern.sheet.Content;
 import plainlantern.sheet.Fit;
+import plainlantern.sheet.Guides;
 import plainlantern.sheet.Margins;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Paper;
@@ -41,13 +42,13 @@ public final class Sheets {
         Arbitrary<Paper> paper = Arbitraries.of(new Paper.None(), new Paper.Plain(Colour.of("#F4EBDD")), new Paper.Plain(Colour.WHITE));
         return Combinators.combine(Arbitraries.strings().ofMinLength(1).ofMaxLength(20).filter(s -> !s.isBlank()), Arbitraries.of(Unit.values()),
                 length(5, 3000), length(5, 3000), length(30, 1200), paper, panels).as((name, unit, width, height, ppi, behind, all) ->
-                new Sheet(name, unit, width, height, ppi, 3, new Margins(1, 2.5, 0, 1 / 3.0), behind, List.of(DAWN, TALL), List.copyOf(all), all.size()));
+                new Sheet(name, unit, width, height, ppi, 3, new Margins(1, 2.5, 0, 1 / 3.0), behind, List.of(DAWN, TALL), List.copyOf(all), all.size(), List.of(), Guides.FIRST));
     }
 
     private static List<Panel> numbered(List<Panel> panels) {
         return IntStream.range(0, panels.size()).mapToObj(i -> {
             Panel p = panels.get(i);
-            return new Panel("p" + (i + 1), p.name(), p.outline(), p.seat(), p.content());
+            return new Panel("p" + (i + 1), p.name(), p.locked(), p.hidden(), p.group(), p.outline(), p.seat(), p.content());
         }).toList();
     }
 
@@ -60,7 +61,7 @@ public final class Sheets {
                 length(0.01, 2), length(-180, 180), Arbitraries.of(true, false)).as((picture, fit, x, y, scale, turn, held) -> (Content)
                 new Content.OwnPicture(picture.id(), fit, new Placement(new Point(x, y), scale, scale, turn, !held), held)).list().ofMaxSize(1);
         return Combinators.combine(Arbitraries.strings().ascii().ofMinLength(1).ofMaxLength(12), outline, seat, content)
-                .as((name, form, where, shown) -> new Panel("p", name, form, where, shown));
+                .as((name, form, where, shown) -> new Panel("p", name, name.length() % 5 == 1, name.length() % 7 == 1, name.length() % 3 == 0 ? "g1" : "", form, where, shown));
     }
 
     private static Arbitrary<Double> length(double low, double high) {

@@ -19,7 +19,7 @@ public final class FramesBench {
     private static final String COUNT = "() => { window.frames_ = []; const f = t => { frames_.push(t); window.counting = requestAnimationFrame(f); }; window.counting = requestAnimationFrame(f); }";
     private static final String COUNTED = "() => { cancelAnimationFrame(window.counting); return frames_.slice(1).map((t, i) => t - frames_[i]).sort((a, b) => a - b); }";
     private static final String FILL = "async (n) => { const s = await import('/js/server.js'); const { ids } = await import('/js/sheet.js');"
-            + "await s.edit({kind: 'arrange-grid', rows: 10, columns: n / 10, gapAcross: 1, gapDown: 1, top: 10, right: 10, bottom: 10, left: 10});"
+            + "await s.edit({kind: 'lay-out', where: 'replace', pattern: {kind: 'even-grid', rows: 10, columns: n / 10, gapAcross: 1, gapDown: 1}, margins: {top: 10, right: 10, bottom: 10, left: 10}});"
             + "const shelf = [...document.querySelectorAll('.shelf-picture')].map(b => b.dataset.picture);"
             + "for (let i = 0; i < shelf.length; i++) await s.edit({kind: 'fill', panels: ids().filter((_, k) => k % shelf.length === i), picture: shelf[i]}); }";
 

@@ -55,7 +55,7 @@ public final class ServerBench {
         String id = newSheet("Bench", 420, 297);
         String picture = upload(Encoder.jpeg(Pixels.photo(1200, 800, panels), 0.9f, 300));
         shelve(id, List.of(picture));
-        edit(id, "{\"kind\":\"arrange-grid\",\"rows\":10,\"columns\":" + panels / 10 + ",\"gapAcross\":0.5,\"gapDown\":0.5,\"top\":5,\"right\":5,\"bottom\":5,\"left\":5}");
+        edit(id, "{\"kind\":\"lay-out\",\"where\":\"replace\",\"pattern\":{\"kind\":\"even-grid\",\"rows\":10,\"columns\":" + panels / 10 + ",\"gapAcross\":0.5,\"gapDown\":0.5},\"margins\":{\"top\":5,\"right\":5,\"bottom\":5,\"left\":5}}");
         StringBuilder all = new StringBuilder("[");
         for (int i = 1; i <= panels; i++) all.append(i > 1 ? "," : "").append("\"p").append(i).append('"');
         edit(id, "{\"kind\":\"fill\",\"panels\":" + all + "],\"picture\":\"" + picture + "\"}");
@@ -78,7 +78,7 @@ public final class ServerBench {
     /** Import of 24 megapixels, and the sheet for the deliveries. */
     private void pictures(Path folder) throws Exception {
         String id = newSheet("Twelve", 420, 297);
-        edit(id, "{\"kind\":\"arrange-grid\",\"rows\":3,\"columns\":4,\"gapAcross\":6,\"gapDown\":6,\"top\":10,\"right\":10,\"bottom\":10,\"left\":10}");
+        edit(id, "{\"kind\":\"lay-out\",\"where\":\"replace\",\"pattern\":{\"kind\":\"even-grid\",\"rows\":3,\"columns\":4,\"gapAcross\":6,\"gapDown\":6},\"margins\":{\"top\":10,\"right\":10,\"bottom\":10,\"left\":10}}");
         List<String> shas = new ArrayList<>();
         double[] times = new double[12];
         for (int i = 0; i < 12; i++) {

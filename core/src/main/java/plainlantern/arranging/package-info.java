@@ -1,2 +1,2 @@
-/** Generators of layouts and the rules for placing panels. */
+/** The rules for placing panels: where patterns are laid, cuts, seams, corners, aligning, spacing, snapping. */
 package plainlantern.arranging;

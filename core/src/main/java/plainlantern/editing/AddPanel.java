@@ -16,10 +16,11 @@ public record AddPanel(Outline outline) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
         double side = Math.max(Seat.THINNEST, Math.min(before.width(), before.height()) / 3);
-        Seat seat = Seat.upright(new Point(before.width() / 2, before.height() / 2), side, side);
+        double aspect = outline.aspect();
+        Seat seat = Seat.upright(new Point(before.width() / 2, before.height() / 2), aspect > 1 ? side : side * aspect, aspect > 1 ? side / aspect : side);
         int number = before.lastId() + 1;
         List<Element> elements = new ArrayList<>(before.elements());
-        elements.add(new Panel("p" + number, "Panel " + number, outline, seat, List.of()));
+        elements.add(Panel.empty("p" + number, "Panel " + number, outline, seat));
         return before.with(elements, number);
     }
 

@@ -2,23 +2,39 @@ package plainlantern.editing;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Point;
+import plainlantern.geometry.Typed;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Sheet;
 
-/** Puts a copy of each panel in front of all others, moved by mm. */
+/**
+ * Puts copies of panels in front of all others, each set moved by mm against the one before. Copies of a group are a group.
+ *
+ * @param copies 1 to 500; absent means one
+ */
 @JsonTypeName("duplicate")
-public record Duplicate(List<String> panels, double dx, double dy) implements Edit {
+public record Duplicate(List<String> panels, @Typed.Length double dx, @Typed.Length double dy, @Typed.OptionalNumber OptionalDouble copies) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
         List<Element> next = new ArrayList<>(before.elements());
         int lastId = before.lastId();
-        for (Panel panel : before.panels(panels)) {
-            lastId++;
-            next.add(new Panel("p" + lastId, panel.name() + " copy", panel.outline(),
-                    panel.seat().at(panel.seat().centre().plus(new Point(dx, dy))), panel.content()));
+        double count = copies.orElse(1);
+        BadInput.unless(count == Math.rint(count) && count >= 1 && count <= 500, "copies", "1 to 500 copies can be made at once.");
+        for (int copy = 1; copy <= count; copy++) {
+            Map<String, String> groups = new HashMap<>();
+            for (Panel panel : before.panels(panels)) {
+                lastId++;
+                int number = lastId;
+                String group = panel.group().isEmpty() ? "" : groups.computeIfAbsent(panel.group(), g -> "g" + number);
+                next.add(panel.copied("p" + lastId, panel.name() + " copy").grouped(group)
+                        .withSeat(panel.seat().at(panel.seat().centre().plus(new Point(dx * copy, dy * copy)))));
+            }
         }
         return before.with(next, lastId);
     }

@@ -8,9 +8,12 @@ import plainlantern.sheet.Sheet;
  * pure: the same edit on the same sheet always gives the same sheet.
  */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-public sealed interface Edit permits AddPanel, ArrangeGrid, CentrePicture, CoverAgain, Duplicate, EmptyPanels, FillPanels,
-        HoldCovered, MirrorPicture, MovePanels, MovePicture, Remove, Rename, RenameSheet, ResizePanels, Restack, SeatPanels,
-        SetFit, SetOutline, SetPaper, ShelvePictures, SwapContent, TurnPicture, UnshelvePictures, ZoomPicture {
+public sealed interface Edit permits
+        AddPanel, Align, CentrePicture, CoverAgain, Cut, Duplicate, EmptyPanels, FillPanels, GroupPanels, HoldCovered,
+        LayOut, MirrorPanels, MirrorPicture, MoveCorner, MovePanels, MovePicture, MoveSeam, Paste, PullOutline, Raise,
+        Remove, Rename, RenameSheet, ResizePanels, Restack, SameSize, SeatPanels, SetFit, SetGuides, SetOutline,
+        SetPaper, SetUpSheet, ShelvePictures, Space, SwapContent, SwapSeats, Traits, TurnPanels, TurnPicture,
+        UnshelvePictures, ZoomPicture {
     /**
      * The sheet after the edit.
      *

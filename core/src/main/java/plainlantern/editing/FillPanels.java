@@ -18,7 +18,7 @@ public record FillPanels(List<String> panels, String picture) implements Edit {
         return before.changing(panels, p -> filled(before, p, chosen));
     }
 
-    private static Panel filled(Sheet sheet, Panel panel, Picture picture) {
+    static Panel filled(Sheet sheet, Panel panel, Picture picture) {
         var placement = Sitting.of(panel, picture).fitted(Fit.COVER, 0, false, sheet.ppi());
         return panel.withContent(List.of(new Content.OwnPicture(picture.id(), Fit.COVER, placement, true)));
     }

@@ -11,7 +11,7 @@ public record MovePanels(List<String> panels, double dx, double dy) implements E
     @Override
     public Sheet apply(Sheet before) {
         Point by = new Point(dx, dy);
-        return before.changing(panels, p -> p.withSeat(p.seat().at(p.seat().centre().plus(by))));
+        return before.moving(panels, p -> p.withSeat(p.seat().at(p.seat().centre().plus(by))));
     }
 
     @Override

@@ -10,7 +10,7 @@ import plainlantern.sheet.Sheet;
 public record Remove(List<String> panels) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
-        List<String> gone = before.panels(panels).stream().map(Element::id).toList();
+        List<String> gone = before.free(panels).stream().map(Element::id).toList();
         return before.with(before.elements().stream().filter(e -> !gone.contains(e.id())).toList());
     }
 

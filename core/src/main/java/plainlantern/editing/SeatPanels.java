@@ -21,9 +21,9 @@ public record SeatPanels(List<String> panels, @Typed.OptionalLength OptionalDoub
                          @Typed.OptionalNumber OptionalDouble turn) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
-        Sheet sized = before.changing(panels, p -> Refit.resized(before, p, p.withSeat(sized(p.seat()))));
-        Box box = Box.union(sized.panels(panels).stream().map(Panel::boundsOnSheet).toList());
-        Box was = Box.union(before.panels(panels).stream().map(Panel::boundsOnSheet).toList());
+        Sheet sized = before.moving(panels, p -> Refit.resized(before, p, p.withSeat(sized(p.seat()))));
+        Box box = Box.union(sized.free(panels).stream().map(Panel::boundsOnSheet).toList());
+        Box was = Box.union(before.free(panels).stream().map(Panel::boundsOnSheet).toList());
         boolean turning = turn.isPresent();
         double dx = left.isPresent() ? left.getAsDouble() - box.x() : turning ? 0 : was.x() - box.x();
         double dy = top.isPresent() ? top.getAsDouble() - box.y() : turning ? 0 : was.y() - box.y();

@@ -1,10 +1,15 @@
 package plainlantern.fitting;
 
+import plainlantern.geometry.Affine;
+import plainlantern.geometry.Box;
+import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
+import plainlantern.pattern.Piece;
 import plainlantern.sheet.Content;
 import plainlantern.sheet.Fit;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Placement;
+import plainlantern.sheet.Seat;
 import plainlantern.sheet.Sheet;
 
 /** Puts a panel's pictures right after the panel has changed its size or its form. */
@@ -37,6 +42,36 @@ public final class Refit {
             if (own.fit() == Fit.CONTAIN || own.fit() == Fit.ACTUAL) return own;
             return own.settled(own.fit(), hold(own, is, own.placement()));
         });
+    }
+
+    /**
+     * {@code after} with its pictures where they lie on the sheet in {@code before}, whatever the seats are; covered again where held and
+     * needed. Both must be mirrored alike.
+     */
+    public static Panel inPlace(Sheet sheet, Panel before, Panel after) {
+        Affine map = after.seat().toSheet().inverse().after(before.seat().toSheet());
+        double turn = (before.seat().turn() - after.seat().turn()) * (before.seat().mirrored() ? -1 : 1);
+        return after.changingPictures(own -> {
+            Placement old = own.placement();
+            Placement moved = new Placement(map.apply(old.centre()), old.scaleX(), old.scaleY(), old.turn() + turn, old.mirrored());
+            return own.settled(Fit.FREE, hold(own, Sitting.of(after, sheet.picture(own.picture())), moved));
+        });
+    }
+
+    /** The panel with a form of any shape, given in its own frame as it is now; its pictures stay in place. */
+    public static Panel shaped(Sheet sheet, Panel panel, Path form) {
+        return inPlace(sheet, panel, formed(panel, form));
+    }
+
+    /** As {@link #shaped}, but the pictures sit as after a change of size. */
+    public static Panel reshaped(Sheet sheet, Panel panel, Path form) {
+        return resized(sheet, panel, formed(panel, form));
+    }
+
+    private static Panel formed(Panel panel, Path form) {
+        Box box = form.bounds();
+        Seat seat = panel.seat();
+        return panel.withOutline(Piece.outline(form)).withSeat(seat.sized(box.width(), box.height()).at(seat.toSheet().apply(box.centre())));
     }
 
     /** {@code wanted}, or the nearest that covers where the picture is held. */

@@ -11,13 +11,41 @@ public record Path(List<Segment> segments) {
 
     /** One step of a contour; it starts where the step before it ended. */
     public sealed interface Segment {
+        /** Where it ends; a close has no end of its own and throws. */
+        Point to();
+
         record Move(Point to) implements Segment {}
 
         record Line(Point to) implements Segment {}
 
         record Cubic(Point control1, Point control2, Point to) implements Segment {}
 
-        record Close() implements Segment {}
+        record Close() implements Segment {
+            @Override
+            public Point to() {
+                throw new UnsupportedOperationException("a close ends where its contour began");
+            }
+        }
+    }
+
+    /** A straight step as a cubic of even speed. */
+    static Segment.Cubic straight(Point from, Point to) {
+        return new Segment.Cubic(from.times(2).plus(to).times(1.0 / 3), to.times(2).plus(from).times(1.0 / 3), to);
+    }
+
+    /** The part of a cubic from parameter {@code t0} to {@code t1} (blossoming). */
+    static Segment.Cubic part(Point from, Segment.Cubic c, double t0, double t1) {
+        return new Segment.Cubic(blossom(from, c, t0, t0, t1), blossom(from, c, t0, t1, t1), blossom(from, c, t1, t1, t1));
+    }
+
+    private static Point blossom(Point from, Segment.Cubic c, double r, double s, double t) {
+        Point a = mix(mix(from, c.control1(), r), mix(c.control1(), c.control2(), r), s);
+        Point b = mix(mix(c.control1(), c.control2(), r), mix(c.control2(), c.to(), r), s);
+        return mix(a, b, t);
+    }
+
+    private static Point mix(Point a, Point b, double t) {
+        return a.times(1 - t).plus(b.times(t));
     }
 
     public static Path polygon(List<Point> corners) {
@@ -90,7 +118,7 @@ public record Path(List<Segment> segments) {
         return at;
     }
 
-    private static Point onCurve(Point from, Segment.Cubic c, double t) {
+    static Point onCurve(Point from, Segment.Cubic c, double t) {
         double u = 1 - t;
         return from.times(u * u * u).plus(c.control1().times(3 * u * u * t))
                 .plus(c.control2().times(3 * u * t * t)).plus(c.to().times(t * t * t));

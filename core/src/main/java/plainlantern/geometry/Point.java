@@ -16,6 +16,14 @@ public record Point(double x, double y) {
         return new Point(x * factor, y * factor);
     }
 
+    public double dot(Point other) {
+        return x * other.x + y * other.y;
+    }
+
+    public double distance(Point other) {
+        return Math.hypot(x - other.x, y - other.y);
+    }
+
     /** This vector turned clockwise by {@code degrees} about the origin. */
     public Point turned(double degrees) {
         return Affine.turn(degrees).apply(this);

@@ -1,10 +1,15 @@
 package plainlantern.geometry;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.operation.union.UnaryUnionOp;
+import plainlantern.geometry.Path.Segment;
 
 /** Areas of paths and of what they share, by JTS; curves are cut into 64 chords each. Contours fill even-odd. */
 public final class Polygons {
@@ -21,6 +26,46 @@ public final class Polygons {
     /** The area that both cover, mm². */
     public static double sharedArea(Path one, Path other) {
         return geometry(one).intersection(geometry(other)).getArea();
+    }
+
+    /** The share of {@code area} that the paths together cover, 0 to 1. */
+    public static double unionShare(List<Path> paths, Path area) {
+        Geometry union = UnaryUnionOp.union(paths.stream().map(Polygons::geometry).toList());
+        Geometry whole = geometry(area);
+        return union == null ? 0 : union.intersection(whole).getArea() / whole.getArea();
+    }
+
+    /** Whether the straight way from {@code a} to {@code b} passes through the inside. */
+    public static boolean crossed(Path path, Point a, Point b) {
+        Geometry way = FACTORY.createLineString(new Coordinate[] {new Coordinate(a.x(), a.y()), new Coordinate(b.x(), b.y())});
+        return geometry(path).intersection(way).getLength() > 1e-6;
+    }
+
+    /** What both cover, its curves cut into chords; empty where they share no area. */
+    public static Optional<Path> shared(Path one, Path other) {
+        Geometry shared = geometry(one).intersection(geometry(other));
+        List<Segment> steps = new ArrayList<>();
+        for (int i = 0; i < shared.getNumGeometries(); i++) {
+            if (!(shared.getGeometryN(i) instanceof Polygon polygon) || polygon.getArea() == 0) continue;
+            ring(steps, polygon.getExteriorRing());
+            for (int hole = 0; hole < polygon.getNumInteriorRing(); hole++) ring(steps, polygon.getInteriorRingN(hole));
+        }
+        return steps.isEmpty() ? Optional.empty() : Optional.of(new Path(steps));
+    }
+
+    /** Whether {@code inner} lies wholly in {@code outer}, with a tolerance of 1e-6 of its area. */
+    public static boolean holds(Path outer, Path inner) {
+        double area = area(inner);
+        return sharedArea(outer, inner) >= area * (1 - 1e-6);
+    }
+
+    private static void ring(List<Segment> steps, LineString ring) {
+        Coordinate[] corners = ring.getCoordinates();
+        for (int i = 0; i < corners.length - 1; i++) {
+            Point at = new Point(corners[i].x, corners[i].y);
+            steps.add(i == 0 ? new Segment.Move(at) : new Segment.Line(at));
+        }
+        steps.add(new Segment.Close());
     }
 
     private static Geometry geometry(Path path) {

@@ -3,6 +3,8 @@ package plainlantern.geometry;
 import com.fasterxml.jackson.annotation.JacksonAnnotationsInside;
 import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.OptionalDouble;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
@@ -29,6 +31,36 @@ public final class Typed {
     @JacksonAnnotationsInside
     @JsonDeserialize(using = NumberReader.class)
     public @interface Number {}
+
+    /** A whole number. */
+    @Retention(RetentionPolicy.RUNTIME)
+    @JacksonAnnotationsInside
+    @JsonDeserialize(using = WholeReader.class)
+    public @interface Whole {}
+
+    /** A share: 0.5 as a JSON number, 50 or 50 % as people type it. */
+    @Retention(RetentionPolicy.RUNTIME)
+    @JacksonAnnotationsInside
+    @JsonDeserialize(using = ShareReader.class)
+    public @interface Share {}
+
+    /** Degrees, clockwise. */
+    @Retention(RetentionPolicy.RUNTIME)
+    @JacksonAnnotationsInside
+    @JsonDeserialize(using = NumberReader.class)
+    public @interface Turn {}
+
+    /** Yes or no; absent means no. */
+    @Retention(RetentionPolicy.RUNTIME)
+    @JacksonAnnotationsInside
+    @JsonDeserialize(using = SwitchReader.class)
+    public @interface Switch {}
+
+    /** Weights such as 1:2:1, each above zero; as a JSON array or as people type them. An empty text gives none. */
+    @Retention(RetentionPolicy.RUNTIME)
+    @JacksonAnnotationsInside
+    @JsonDeserialize(using = WeightsReader.class)
+    public @interface Weights {}
 
     /** Absent, null or an empty text means "leave as it is". */
     @Retention(RetentionPolicy.RUNTIME)
@@ -66,6 +98,72 @@ public final class Typed {
         @Override
         public Double deserialize(JsonParser in, DeserializationContext context) {
             return number(in);
+        }
+    }
+
+    static final class WholeReader extends ValueDeserializer<Integer> {
+        @Override
+        public Integer deserialize(JsonParser in, DeserializationContext context) {
+            double value = number(in);
+            BadInput.unless(value == Math.rint(value) && Math.abs(value) < 1e9, in.currentName(), "This has to be a whole number.");
+            return (int) value;
+        }
+    }
+
+    static final class ShareReader extends ValueDeserializer<Double> {
+        @Override
+        public Double deserialize(JsonParser in, DeserializationContext context) {
+            return in.currentToken().isNumeric() ? in.getDoubleValue() : number(in) / 100;
+        }
+    }
+
+    static final class SwitchReader extends ValueDeserializer<Boolean> {
+        @Override
+        public Boolean deserialize(JsonParser in, DeserializationContext context) {
+            return in.currentToken() == JsonToken.VALUE_TRUE || in.hasToken(JsonToken.VALUE_STRING) && in.getString().equals("true");
+        }
+
+        @Override
+        public Object getNullValue(DeserializationContext context) {
+            return false;
+        }
+
+        @Override
+        public Object getAbsentValue(DeserializationContext context) {
+            return false;
+        }
+    }
+
+    static final class WeightsReader extends ValueDeserializer<List<Double>> {
+        @Override
+        public List<Double> deserialize(JsonParser in, DeserializationContext context) {
+            List<Double> weights = new ArrayList<>();
+            String field = in.currentName();
+            if (in.hasToken(JsonToken.START_ARRAY)) {
+                while (in.nextToken() != JsonToken.END_ARRAY) weights.add(in.getDoubleValue());
+            } else {
+                for (String part : in.getString().strip().split("\\s*:\\s*|\\s+")) if (!part.isEmpty()) weights.add(weight(part, in.getString(), field));
+            }
+            BadInput.unless(weights.stream().allMatch(w -> w > 0 && Double.isFinite(w)), field, "Every weight is above zero, such as 1:2:1.");
+            return List.copyOf(weights);
+        }
+
+        private static double weight(String part, String all, String field) {
+            try {
+                return Double.parseDouble(part.replace(',', '.'));
+            } catch (NumberFormatException e) {
+                throw new BadInput(field, "“" + all + "” is no list of weights. Write it like 1:2:1.");
+            }
+        }
+
+        @Override
+        public Object getNullValue(DeserializationContext context) {
+            return List.of();
+        }
+
+        @Override
+        public Object getAbsentValue(DeserializationContext context) {
+            return List.of();
         }
     }
 

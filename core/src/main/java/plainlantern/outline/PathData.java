@@ -1,11 +1,19 @@
 package plainlantern.outline;
 
-import plainlantern.geometry.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Path.Segment;
+import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 
 /** Paths as SVG path data (SVG 2, chapter 9), absolute commands, five decimals of a millimetre. */
 public final class PathData {
+    private static final Pattern COMMAND = Pattern.compile("([MLCZ])([^MLCZ]*)");
+
     private PathData() {}
 
     public static String of(Path path) {
@@ -17,6 +25,54 @@ public final class PathData {
             else out.append('Z');
         }
         return out.toString();
+    }
+
+    /** As {@link #of}, with every digit: reading it back gives the same path. */
+    static String exact(Path path) {
+        StringBuilder out = new StringBuilder();
+        for (Segment segment : path.segments()) {
+            if (segment instanceof Segment.Move m) exactly(out.append('M'), m.to());
+            else if (segment instanceof Segment.Line l) exactly(out.append('L'), l.to());
+            else if (segment instanceof Segment.Cubic c) exactly(out.append('C'), c.control1(), c.control2(), c.to());
+            else out.append('Z');
+        }
+        return out.toString();
+    }
+
+    private static void exactly(StringBuilder out, Point... points) {
+        for (Point point : points) out.append(' ').append(point.x()).append(' ').append(point.y());
+    }
+
+    /** Reads absolute M, L, C and Z commands; throws {@link BadInput}. */
+    static Path parse(String d) {
+        List<Segment> steps = new ArrayList<>();
+        Matcher command = COMMAND.matcher(d);
+        int end = 0;
+        while (command.find() && command.start() == end) {
+            end = command.end();
+            double[] n = numbers(command.group(2));
+            switch (command.group(1)) {
+                case "M" -> steps.add(new Segment.Move(point(n, 0, 2)));
+                case "L" -> steps.add(new Segment.Line(point(n, 0, 2)));
+                case "C" -> steps.add(new Segment.Cubic(point(n, 0, 6), point(n, 2, 6), point(n, 4, 6)));
+                default -> steps.add(new Segment.Close());
+            }
+        }
+        BadInput.unless(end == d.length() && !steps.isEmpty() && steps.get(0) instanceof Segment.Move, "outline", "That is no path of M, L, C and Z commands.");
+        return new Path(steps);
+    }
+
+    private static double[] numbers(String text) {
+        try {
+            return text.isBlank() ? new double[0] : Arrays.stream(text.strip().split("[\\s,]+")).mapToDouble(Double::parseDouble).toArray();
+        } catch (NumberFormatException e) {
+            throw new BadInput("outline", "“" + text + "” are no numbers of a path.");
+        }
+    }
+
+    private static Point point(double[] n, int at, int wanted) {
+        BadInput.unless(n.length == wanted && Double.isFinite(n[at]) && Double.isFinite(n[at + 1]), "outline", "A command of the path has the wrong numbers.");
+        return new Point(n[at], n[at + 1]);
     }
 
     private static void points(StringBuilder out, Point... points) {

@@ -4,8 +4,8 @@ import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.ArrayList;
 import java.util.List;
 import plainlantern.geometry.BadInput;
-import plainlantern.geometry.Path;
 import plainlantern.geometry.Path.Segment;
+import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 import plainlantern.geometry.Typed;
 
@@ -16,6 +16,7 @@ import plainlantern.geometry.Typed;
 @JsonTypeName("rectangle")
 public record Rectangle(@Typed.Length double topLeft, @Typed.Length double topRight,
                         @Typed.Length double bottomRight, @Typed.Length double bottomLeft) implements Outline {
+    private static final List<String> CORNERS = List.of("top-left", "top-right", "bottom-right", "bottom-left");
     public static final Rectangle SHARP = new Rectangle(0, 0, 0, 0);
 
     public Rectangle {
@@ -53,6 +54,30 @@ public record Rectangle(@Typed.Length double topLeft, @Typed.Length double topRi
         if (radius == 0) return;
         double free = radius * (1 - Ellipse.QUARTER);
         steps.add(new Segment.Cubic(tip.plus(back.times(free)), tip.plus(on.times(free)), tip.plus(on.times(radius))));
+    }
+
+    /** One handle a corner, on the diagonal, as far from both sides as the radius is. */
+    @Override
+    public List<Grip> grips(double width, double height) {
+        double shrink = shrink(width, height);
+        double x = width / 2;
+        double y = height / 2;
+        return List.of(new Grip(CORNERS.get(0), new Point(topLeft * shrink - x, topLeft * shrink - y)),
+                new Grip(CORNERS.get(1), new Point(x - topRight * shrink, topRight * shrink - y)),
+                new Grip(CORNERS.get(2), new Point(x - bottomRight * shrink, y - bottomRight * shrink)),
+                new Grip(CORNERS.get(3), new Point(bottomLeft * shrink - x, y - bottomLeft * shrink)));
+    }
+
+    @Override
+    public Outline pulled(String grip, Point to, boolean alone, double width, double height) {
+        int corner = CORNERS.indexOf(grip);
+        BadInput.unless(corner >= 0, "radius", "A rectangle has no handle " + grip + ".");
+        double across = width / 2 + (corner == 0 || corner == 3 ? to.x() : -to.x());
+        double down = height / 2 + (corner < 2 ? to.y() : -to.y());
+        double radius = Math.max(0, Math.min((across + down) / 2, Math.min(width, height) / 2));
+        double[] radii = alone ? new double[] {topLeft, topRight, bottomRight, bottomLeft} : new double[] {radius, radius, radius, radius};
+        radii[corner] = radius;
+        return new Rectangle(radii[0], radii[1], radii[2], radii[3]);
     }
 
     @Override

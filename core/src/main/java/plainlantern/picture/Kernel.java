@@ -23,7 +23,8 @@ final class Kernel {
         boolean smaller = Math.abs(a) < 1;
         double radius = (smaller ? LOBES : 2) * spread;
         for (int i = 0; i < count; i++) {
-            double centre = (from + i + 0.5 - e) / a - 0.5;
+            // Beyond the picture's edges counts what is on them: farther out, weights would grow without bound.
+            double centre = Math.max(-0.5, Math.min(size - 0.5, (from + i + 0.5 - e) / a - 0.5));
             int first = Math.max(0, Math.min(size - 1, (int) Math.ceil(centre - radius)));
             int last = Math.min(size - 1, Math.max(first, (int) Math.floor(centre + radius)));
             double[] raw = new double[last - first + 1];
@@ -35,8 +36,7 @@ final class Kernel {
             }
             start[i] = first;
             weights[i] = new float[raw.length];
-            if (Math.abs(sum) < 1e-9) weights[i][centre < 0 ? 0 : raw.length - 1] = 1;
-            else for (int k = 0; k < raw.length; k++) weights[i][k] = (float) (raw[k] / sum);
+            for (int k = 0; k < raw.length; k++) weights[i][k] = (float) (raw[k] / sum);
         }
     }
 

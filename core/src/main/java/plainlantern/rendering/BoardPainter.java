@@ -1,13 +1,17 @@
 package plainlantern.rendering;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import plainlantern.arranging.Shapes;
 import plainlantern.fitting.Coverage;
 import plainlantern.fitting.PanelState;
 import plainlantern.fitting.Sitting;
 import plainlantern.geometry.Box;
+import plainlantern.outline.Grip;
 import plainlantern.outline.PathData;
+import plainlantern.outline.Rectangle;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Picture;
@@ -25,11 +29,11 @@ public final class BoardPainter {
     /** One panel's group. {@code href} gives the address of a picture's preview. */
     public static String panel(Sheet sheet, Panel panel, Function<String, String> href) {
         String state = PanelState.of(sheet, panel).label();
-        StringBuilder out = new StringBuilder("<g class=\"panel ").append(state)
+        StringBuilder out = new StringBuilder("<g class=\"panel ").append(state).append(panel.hidden() ? " out" : "").append(panel.locked() ? " locked" : "")
                 .append("\" data-id=\"").append(panel.id()).append("\" data-panel=\"")
                 .append(attribute(SheetJson.MAPPER.writeValueAsString(numbers(sheet, panel, state)))).append("\">");
         String form = PathData.of(panel.pathOnSheet());
-        out.append("<path class=\"form\" d=\"").append(form).append("\"/>");
+        out.append("<path class=\"form\" fill-rule=\"evenodd\" d=\"").append(form).append("\"/>");
         for (Scene.Item item : Scene.items(sheet, panel)) out.append(SvgPainter.item(item, href));
         return out.append("</g>").toString();
     }
@@ -43,6 +47,13 @@ public final class BoardPainter {
         numbers.put("size", sheet.unit().show(panel.seat().width(), sheet.ppi()) + " \u00d7 "
                 + sheet.unit().show(panel.seat().height(), sheet.ppi()) + " " + sheet.unit().symbol());
         numbers.put("seat", panel.seat());
+        numbers.put("form", panel.outline().label());
+        if (!panel.group().isEmpty()) numbers.put("group", panel.group());
+        if (panel.locked()) numbers.put("locked", true);
+        if (panel.hidden()) numbers.put("hidden", true);
+        List<Grip> grips = panel.outline().grips(panel.seat().width(), panel.seat().height());
+        if (!grips.isEmpty()) numbers.put("grips", grips);
+        if (!(panel.outline() instanceof Rectangle)) Shapes.corners(panel).ifPresent(corners -> numbers.put("corners", corners));
         numbers.put("bounds", new double[] {bounds.x(), bounds.y(), bounds.right(), bounds.bottom()});
         panel.picture().ifPresent(own -> {
             Picture picture = sheet.picture(own.picture());
@@ -70,7 +81,7 @@ public final class BoardPainter {
         Box box = panel.boundsOnSheet();
         StringBuilder out = new StringBuilder("<svg viewBox=\"").append(number(box.x())).append(' ').append(number(box.y()))
                 .append(' ').append(number(box.width())).append(' ').append(number(box.height())).append("\" aria-hidden=\"true\">");
-        out.append("<path class=\"form\" d=\"").append(PathData.of(panel.pathOnSheet())).append("\"/>");
+        out.append("<path class=\"form\" fill-rule=\"evenodd\" d=\"").append(PathData.of(panel.pathOnSheet())).append("\"/>");
         for (Scene.Item item : Scene.items(sheet, panel)) {
             out.append(SvgPainter.item(item, href).replace("clip-" + panel.id(), "card-" + panel.id()));
         }

@@ -37,7 +37,7 @@ public record Scene(double width, double height, Paper paper, List<Item> items) 
 
     public static Scene of(Sheet sheet) {
         List<Item> items = new ArrayList<>();
-        for (Panel panel : sheet.panels()) items.addAll(items(sheet, panel));
+        for (Panel panel : sheet.panels()) if (!panel.hidden()) items.addAll(items(sheet, panel));
         return new Scene(sheet.width(), sheet.height(), sheet.paper(), items);
     }
 

@@ -9,4 +9,13 @@ public sealed interface Element permits Panel {
     String id();
 
     String name();
+
+    /** Whether its place and its being there are safe from gestures and edits. */
+    boolean locked();
+
+    /** Whether it is left out of the board and of every delivery. */
+    boolean hidden();
+
+    /** The name of the group it belongs to, empty where to none. */
+    String group();
 }

@@ -1,9 +1,10 @@
 package plainlantern.sheet;
 
 import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Typed;
 
 /** The empty border that patterns keep, in mm from each edge of the sheet. */
-public record Margins(double top, double right, double bottom, double left) {
+public record Margins(@Typed.Length double top, @Typed.Length double right, @Typed.Length double bottom, @Typed.Length double left) {
     public Margins {
         BadInput.unless(top >= 0, "top", "A margin cannot be negative.");
         BadInput.unless(right >= 0, "right", "A margin cannot be negative.");

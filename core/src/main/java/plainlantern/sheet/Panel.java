@@ -8,13 +8,21 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
+import plainlantern.geometry.Typed;
 import plainlantern.outline.Outline;
 
 /** A shaped placeholder: its form, where it is, and what it shows from back to front. */
 @JsonTypeName("panel")
-public record Panel(String id, String name, Outline outline, Seat seat, List<Content> content) implements Element {
+public record Panel(String id, String name, @Typed.Switch boolean locked, @Typed.Switch boolean hidden, String group, Outline outline, Seat seat,
+                    List<Content> content) implements Element {
     public Panel {
+        group = group == null ? "" : group;
         content = List.copyOf(content);
+    }
+
+    /** A new panel in no group that shows nothing yet. */
+    public static Panel empty(String id, String name, Outline outline, Seat seat) {
+        return new Panel(id, name, false, false, "", outline, seat, List.of());
     }
 
     /** The form in the panel's own frame, origin at its centre. */
@@ -45,18 +53,35 @@ public record Panel(String id, String name, Outline outline, Seat seat, List<Con
     }
 
     public Panel named(String newName) {
-        return new Panel(id, newName, outline, seat, content);
+        return new Panel(id, newName, locked, hidden, group, outline, seat, content);
+    }
+
+    /** The same under another id, in no group, neither locked nor hidden. */
+    public Panel copied(String newId, String newName) {
+        return new Panel(newId, newName, false, false, "", outline, seat, content);
+    }
+
+    public Panel lockedTo(boolean nowLocked) {
+        return new Panel(id, name, nowLocked, hidden, group, outline, seat, content);
+    }
+
+    public Panel hiddenTo(boolean nowHidden) {
+        return new Panel(id, name, locked, nowHidden, group, outline, seat, content);
+    }
+
+    public Panel grouped(String newGroup) {
+        return new Panel(id, name, locked, hidden, newGroup, outline, seat, content);
     }
 
     public Panel withOutline(Outline newOutline) {
-        return new Panel(id, name, newOutline, seat, content);
+        return new Panel(id, name, locked, hidden, group, newOutline, seat, content);
     }
 
     public Panel withSeat(Seat newSeat) {
-        return new Panel(id, name, outline, newSeat, content);
+        return new Panel(id, name, locked, hidden, group, outline, newSeat, content);
     }
 
     public Panel withContent(List<Content> newContent) {
-        return new Panel(id, name, outline, seat, newContent);
+        return new Panel(id, name, locked, hidden, group, outline, seat, newContent);
     }
 }

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonIgnore;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Point;
+import plainlantern.pattern.Pattern;
 
 /**
  * Where a panel is: its centre on the sheet, its width and height (mm, above zero), its turn (degrees, clockwise) and
@@ -11,7 +12,7 @@ import plainlantern.geometry.Point;
  */
 public record Seat(Point centre, double width, double height, double turn, boolean mirrored) {
     /** Thinner than this nothing can be grabbed or printed. */
-    public static final double THINNEST = 0.1;
+    public static final double THINNEST = Pattern.THINNEST;
     /** Larger than this no sheet is; far enough to never hinder. */
     public static final double LARGEST = 10_000;
 
@@ -38,6 +39,12 @@ public record Seat(Point centre, double width, double height, double turn, boole
 
     public Seat sized(double newWidth, double newHeight) {
         return new Seat(centre, newWidth, newHeight, turn, mirrored);
+    }
+
+    /** Half the box in the panel's own frame, from the middle to its lower right corner. */
+    @JsonIgnore
+    public Point half() {
+        return new Point(width / 2, height / 2);
     }
 
     public Seat turned(double newTurn) {

@@ -11,6 +11,7 @@ import java.util.function.UnaryOperator;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Unit;
+import plainlantern.pattern.Pattern;
 
 /**
  * One sheet, whole and immutable.
@@ -23,16 +24,20 @@ import plainlantern.geometry.Unit;
  * @param shelf    the pictures of the sheet, in the order they came
  * @param elements from back to front
  * @param lastId   the highest number given to an element so far; ids are never used twice
+ * @param layouts  the patterns that its panels came from, each with its numbers
+ * @param guides   lines that help to place
  */
 public record Sheet(String name, Unit unit, double width, double height, double ppi, double bleed, Margins margins,
-                    Paper paper, List<Picture> shelf, List<Element> elements, int lastId) {
-    public static final int MOST_ELEMENTS = 2000;
+                    Paper paper, List<Picture> shelf, List<Element> elements, int lastId, List<Layout> layouts, Guides guides) {
+    public static final int MOST_ELEMENTS = Pattern.MOST;
     private static final double SMALLEST_SIDE = 1;
     private static final double LARGEST_SIDE = 5000;
 
     public Sheet {
         shelf = List.copyOf(shelf);
         elements = List.copyOf(elements);
+        layouts = layouts == null ? List.of() : List.copyOf(layouts);
+        guides = guides == null ? Guides.FIRST : guides;
         name = name.strip();
         BadInput.unless(!name.isEmpty(), "name", "A sheet needs a name.");
         BadInput.unless(name.length() <= 120, "name", "A name has at most 120 characters.");
@@ -52,7 +57,7 @@ public record Sheet(String name, Unit unit, double width, double height, double 
         double bleed = unit == Unit.PX ? 0 : 3;
         double margin = Math.rint(Math.min(width, height) / 20);
         return new Sheet(name, unit, width, height, ppi, bleed, Margins.all(margin > 0 ? margin : 0), new Paper.Plain(Colour.WHITE),
-                List.of(), List.of(), 0);
+                List.of(), List.of(), 0, List.of(), Guides.FIRST);
     }
 
     @JsonIgnore
@@ -74,6 +79,18 @@ public record Sheet(String name, Unit unit, double width, double height, double 
         return found;
     }
 
+    /** Those of the panels that are not locked; throws {@link BadInput} where all are. */
+    public List<Panel> free(Collection<String> ids) {
+        List<Panel> free = panels(ids).stream().filter(p -> !p.locked()).toList();
+        BadInput.unless(!free.isEmpty(), "panels", ids.size() == 1 ? "This panel is locked. Unlock it first." : "These panels are locked. Unlock them first.");
+        return free;
+    }
+
+    /** The layout that the panel belongs to, if it came from a pattern. */
+    public Optional<Layout> layoutOf(String panel) {
+        return layouts.stream().filter(l -> l.panels().contains(panel)).findFirst();
+    }
+
     /** The picture with that id; throws {@link Gone} where the shelf has none. */
     public Picture picture(String id) {
         return shelf.stream().filter(p -> p.id().equals(id)).findFirst()
@@ -93,6 +110,17 @@ public record Sheet(String name, Unit unit, double width, double height, double 
         return across > 0 && down > 0 ? Optional.of(new Box(margins.left(), margins.top(), across, down)) : Optional.empty();
     }
 
+    /** The trim box. */
+    @JsonIgnore
+    public Box bounds() {
+        return new Box(0, 0, width, height);
+    }
+
+    /** As {@link #changing}, for those of the panels that are not locked. */
+    public Sheet moving(Collection<String> ids, UnaryOperator<Panel> change) {
+        return changing(free(ids).stream().map(Panel::id).toList(), change);
+    }
+
     /** The same sheet with each of those panels replaced by what {@code change} makes of it. */
     public Sheet changing(Collection<String> ids, UnaryOperator<Panel> change) {
         Set<String> wanted = new HashSet<>();
@@ -109,22 +137,35 @@ public record Sheet(String name, Unit unit, double width, double height, double 
     }
 
     public Sheet with(List<Element> newElements, int newLastId) {
-        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, newElements, newLastId);
+        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, newElements, newLastId, layouts, guides);
     }
 
     public Sheet withShelf(List<Picture> newShelf) {
-        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, newShelf, elements, lastId);
+        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, newShelf, elements, lastId, layouts, guides);
     }
 
     public Sheet withMargins(Margins newMargins) {
-        return new Sheet(name, unit, width, height, ppi, bleed, newMargins, paper, shelf, elements, lastId);
+        return new Sheet(name, unit, width, height, ppi, bleed, newMargins, paper, shelf, elements, lastId, layouts, guides);
     }
 
     public Sheet withPaper(Paper newPaper) {
-        return new Sheet(name, unit, width, height, ppi, bleed, margins, newPaper, shelf, elements, lastId);
+        return new Sheet(name, unit, width, height, ppi, bleed, margins, newPaper, shelf, elements, lastId, layouts, guides);
+    }
+
+    public Sheet withLayouts(List<Layout> newLayouts) {
+        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId, newLayouts, guides);
+    }
+
+    public Sheet withGuides(Guides newGuides) {
+        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId, layouts, newGuides);
+    }
+
+    /** The same sheet in another unit and size; what is on it stays where it is. */
+    public Sheet formed(Unit newUnit, double newWidth, double newHeight, double newPpi, double newBleed) {
+        return new Sheet(name, newUnit, newWidth, newHeight, newPpi, newBleed, margins, paper, shelf, elements, lastId, layouts, guides);
     }
 
     public Sheet named(String newName) {
-        return new Sheet(newName, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId);
+        return new Sheet(newName, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId, layouts, guides);
     }
 }

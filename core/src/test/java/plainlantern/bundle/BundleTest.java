@@ -27,14 +27,16 @@ import org.junit.jupiter.api.io.TempDir;
 import plainlantern.Painted;
 import plainlantern.Sheets;
 import plainlantern.editing.FillPanels;
-import plainlantern.editing.ArrangeGrid;
+import plainlantern.editing.LayOut;
 import plainlantern.editing.ShelvePictures;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Unit;
+import plainlantern.pattern.EvenGrid;
 import plainlantern.picture.DecodedPictures;
 import plainlantern.picture.Sha256;
 import plainlantern.rendering.Delivery;
 import plainlantern.scene.Scene;
+import plainlantern.sheet.Margins;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 
@@ -50,7 +52,7 @@ class BundleTest {
     @BeforeEach
     void write() throws IOException {
         sheet = new ShelvePictures(List.of(PICTURE)).apply(Sheet.empty("Tide “card”", Unit.MM, 100, 60, 127));
-        sheet = new ArrangeGrid(1, 2, 4, 4, 5, 5, 5, 5).apply(sheet);
+        sheet = LayOut.replacing(new EvenGrid(1, 2, 4, 4), new Margins(5, 5, 5, 5)).apply(sheet);
         sheet = new FillPanels(List.of("p1", "p2"), PICTURE.id()).apply(sheet);
         file = folder.resolve("card.lantern.zip");
         try (OutputStream out = Files.newOutputStream(file)) {

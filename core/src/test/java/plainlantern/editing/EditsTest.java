@@ -18,9 +18,11 @@ import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Unit;
 import plainlantern.outline.Rectangle;
+import plainlantern.pattern.EvenGrid;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Fit;
 import plainlantern.sheet.Gone;
+import plainlantern.sheet.Margins;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Seat;
@@ -42,8 +44,8 @@ class EditsTest {
     }
 
     private static Sheet grid() {
-        return after(new ShelvePictures(List.of(DAWN, TALL)).apply(EMPTY), "{'kind':'arrange-grid','rows':2,'columns':2,"
-                + "'gapAcross':10,'gapDown':10,'top':20,'right':20,'bottom':20,'left':20}");
+        return after(new ShelvePictures(List.of(DAWN, TALL)).apply(EMPTY), "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':2,'columns':2,"
+                + "'gapAcross':10,'gapDown':10},'margins':{'top':20,'right':20,'bottom':20,'left':20}}");
     }
 
     private static Sheet filled() {
@@ -58,7 +60,8 @@ class EditsTest {
     @Property(tries = 200)
     void cellsAndGapsAddUpToTheArea(@ForAll @IntRange(min = 1, max = 40) int rows, @ForAll @IntRange(min = 1, max = 40) int columns,
                                     @ForAll @DoubleRange(min = 0, max = 5) double gap, @ForAll @DoubleRange(min = 0, max = 40) double margin) {
-        List<Seat> seats = new ArrangeGrid(rows, columns, gap, gap / 2, margin, margin, margin, margin).seats(EMPTY);
+        List<Seat> seats = LayOut.replacing(new EvenGrid(rows, columns, gap, gap / 2), new Margins(margin, margin, margin, margin)).apply(EMPTY)
+                .panels().stream().map(Panel::seat).toList();
         Seat first = seats.get(0);
         Seat last = seats.get(rows * columns - 1);
         assertThat(columns * first.width() + (columns - 1) * gap).isCloseTo(420 - 2 * margin, within(1e-9));
@@ -69,14 +72,14 @@ class EditsTest {
     @ParameterizedTest
     @CsvSource({"rows,0", "rows,2.5", "columns,101", "gapAcross,-1", "gapAcross,500", "gapDown,1/0", "top,200", "left,-3", "right,many"})
     void aGridThatMakesNoSenseIsExplainedAtItsField(String field, String value) {
-        String json = "{'kind':'arrange-grid','rows':'3','columns':'3','gapAcross':'5','gapDown':'5','top':'100','right':'20','bottom':'100','left':'20'}"
+        String json = "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':'3','columns':'3','gapAcross':'5','gapDown':'5'},'margins':{'top':'100','right':'20','bottom':'100','left':'20'}}"
                 .replaceFirst("'" + field + "':'[^']*'", "'" + field + "':'" + value + "'");
         assertThatThrownBy(() -> after(EMPTY, json)).isInstanceOf(BadInput.class).extracting("field").isEqualTo(field);
     }
 
     @Test
     void anotherGridKeepsContentByOrder() {
-        Sheet now = after(filled(), "{'kind':'arrange-grid','rows':1,'columns':3,'gapAcross':'1cm','gapDown':0,'top':0,'right':0,'bottom':0,'left':0}");
+        Sheet now = after(filled(), "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':1,'columns':3,'gapAcross':'1cm','gapDown':0},'margins':{'top':0,'right':0,'bottom':0,'left':0}}");
         assertThat(now.elements()).extracting(Element::id).containsExactly("p1", "p2", "p3");
         assertThat(now.panel("p2").picture()).isPresent();
         assertThat(coverage(now, "p2").covered()).isTrue();

@@ -29,28 +29,44 @@ class EveryEditTest {
     private static final Map<String, String> SAMPLES = new LinkedHashMap<>();
 
     static {
-        SAMPLES.put("add-panel", "'outline':{'kind':'ellipse'}");
-        SAMPLES.put("arrange-grid", "'rows':2,'columns':'2','gapAcross':'0.1 mm','gapDown':0,'top':0,'right':0,'bottom':0,'left':0");
+        SAMPLES.put("add-panel", "'outline':{'kind':'star','points':'5','inner':'40 %','rounding':'1mm'}");
+        SAMPLES.put("align", "'panels':['p1','p2'],'line':'centre','to':'selection'");
         SAMPLES.put("centre-picture", "'panels':['p1'],'across':'1 mm'");
         SAMPLES.put("cover-again", "'panels':['p1']");
-        SAMPLES.put("duplicate", "'panels':['p1'],'dx':3,'dy':-4");
+        SAMPLES.put("cut", "'x1':-500,'y1':-300,'x2':2000,'y2':1800,'gap':'2 mm'");
+        SAMPLES.put("duplicate", "'panels':['p1'],'dx':3,'dy':'-4 mm','copies':'3'");
         SAMPLES.put("empty", "'panels':['p1']");
         SAMPLES.put("fill", "'panels':['p1'],'picture':'" + Sheets.TALL.id() + "'");
+        SAMPLES.put("group", "'panels':['p1','p2'],'together':true");
         SAMPLES.put("hold-covered", "'panels':['p1'],'held':true");
+        SAMPLES.put("lay-out", "'where':'replace','agreed':true,'pattern':{'kind':'even-grid','rows':2,'columns':'2','gapAcross':'0.1 mm','gapDown':0},'margins':{'top':0,'right':0,'bottom':0,'left':0}");
+        SAMPLES.put("mirror-panels", "'panels':['p1','p2'],'axis':'down'");
         SAMPLES.put("mirror-picture", "'panels':['p1']");
+        SAMPLES.put("move-corner", "'panel':'p1','corner':1,'dx':0.5,'dy':0.25");
         SAMPLES.put("move-panels", "'panels':['p1'],'dx':1.5,'dy':0");
         SAMPLES.put("move-picture", "'panels':['p1'],'dx':-20,'dy':3");
+        SAMPLES.put("move-seam", "'sides':[{'panel':'p1','side':1},{'panel':'p2','side':3}],'dx':0.2,'dy':0.1");
+        SAMPLES.put("paste", "'panels':[],'pictures':[],'dx':0,'dy':0");
+        SAMPLES.put("pull-outline", "'panel':'p1','grip':'top-left','x':-0.2,'y':-0.2");
+        SAMPLES.put("raise", "'panels':['p1','p3'],'to':'forward'");
         SAMPLES.put("remove", "'panels':['p1']");
         SAMPLES.put("rename", "'panel':'p1','name':'Left wing'");
         SAMPLES.put("rename-sheet", "'name':'Evening tide'");
-        SAMPLES.put("resize-panels", "'panels':['p1'],'width':33,'height':44,'anchorX':-1,'anchorY':0");
+        SAMPLES.put("resize-panels", "'panels':['p1'],'width':33,'height':44,'anchorX':-1,'anchorY':0,'still':true");
         SAMPLES.put("restack", "'panel':'p1','to':99");
+        SAMPLES.put("same-size", "'panels':['p2','p1'],'key':'p1','width':true");
         SAMPLES.put("seat-panels", "'panels':['p1'],'left':'2mm','turn':'30°'");
         SAMPLES.put("set-fit", "'panels':['p1'],'fit':'stretch'");
+        SAMPLES.put("set-guides", "'columns':'12','gutter':'0.1 mm','own':[{'upright':true,'at':5}],'show':'THIRDS'");
         SAMPLES.put("set-outline", "'panels':['p1'],'outline':{'kind':'rectangle','topLeft':'1mm','topRight':0,'bottomRight':0,'bottomLeft':2}");
         SAMPLES.put("set-paper", "'paper':{'kind':'none'}");
+        SAMPLES.put("set-up-sheet", "'width':'30 cm','ppi':'150','panels':'scale'");
         SAMPLES.put("shelve", "'pictures':[]");
+        SAMPLES.put("space", "'panels':['p1','p2','p3'],'how':'pack','gap':'2 mm'");
         SAMPLES.put("swap", "'one':'p1','other':'p2'");
+        SAMPLES.put("swap-seats", "'one':'p1','other':'p2'");
+        SAMPLES.put("traits", "'panels':['p1'],'locked':true");
+        SAMPLES.put("turn-panels", "'panels':['p1','p2'],'by':'-30°'");
         SAMPLES.put("turn-picture", "'panels':['p1'],'turn':'12.5'");
         SAMPLES.put("unshelve", "'pictures':['" + Sheets.DAWN.id() + "']");
         SAMPLES.put("zoom-picture", "'panels':['p1'],'zoom':'130 %'");
@@ -93,7 +109,7 @@ class EveryEditTest {
             for (Panel panel : after.panels()) {
                 boolean touched = before.panels().stream().noneMatch(p -> p.equals(panel));
                 boolean held = panel.picture().map(own -> own.held()).orElse(false);
-                boolean placed = touched && !List.of("rename", "mirror-picture", "duplicate", "move-panels", "seat-panels").contains(kind);
+                boolean placed = touched && !List.of("rename", "mirror-picture", "duplicate", "move-panels", "seat-panels", "align", "space", "traits", "group", "turn-panels", "mirror-panels", "paste").contains(kind);
                 boolean byRule = panel.picture().map(own -> own.fit() != Fit.FREE).orElse(false);
                 if (placed && held && !byRule) assertThat(PanelState.of(after, panel)).isNotEqualTo(PanelState.BARE);
             }
@@ -107,7 +123,7 @@ class EveryEditTest {
     @Test
     void whatIsDoneTwiceOrBackIsUndone() {
         Sheet sheet = Sheets.after(new ShelvePictures(List.of(Sheets.DAWN)).apply(Sheet.empty("s", Unit.MM, 200, 100, 300)),
-                json("arrange-grid"), "{'kind':'fill','panels':['p1','p2'],'picture':'" + Sheets.DAWN.id() + "'}");
+                json("lay-out"), "{'kind':'fill','panels':['p1','p2'],'picture':'" + Sheets.DAWN.id() + "'}");
         assertThat(Sheets.after(sheet, json("mirror-picture"), json("mirror-picture"))).isEqualTo(sheet);
         assertThat(Sheets.after(sheet, json("swap"), json("swap"))).isEqualTo(sheet);
         assertThat(Sheets.after(sheet, "{'kind':'restack','panel':'p1','to':3}", "{'kind':'restack','panel':'p1','to':-5}")).isEqualTo(sheet);

@@ -25,7 +25,7 @@ class RefitTest {
     private static final Sheet SHEET = new ShelvePictures(List.of(Sheets.DAWN)).apply(Sheet.empty("s", Unit.MM, 300, 300, 300));
 
     private static Panel panel(double width, double height, Fit fit, Placement placement, boolean held) {
-        return new Panel("p1", "Centre", Rectangle.SHARP, Seat.upright(new Point(100, 100), width, height),
+        return new Panel("p1", "Centre", false, false, "", Rectangle.SHARP, Seat.upright(new Point(100, 100), width, height),
                 List.of(new OwnPicture(Sheets.DAWN.id(), fit, placement, held)));
     }
 

@@ -36,7 +36,7 @@ class RenderingTest {
     private static Sheet sheet() {
         Sheet now = new ShelvePictures(List.of(PICTURE)).apply(Sheet.empty("Mixed", Unit.MM, 120, 80, 254));
         for (String json : List.of(
-                "{'kind':'arrange-grid','rows':1,'columns':2,'gapAcross':4,'gapDown':0,'top':6,'right':6,'bottom':6,'left':6}",
+                "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':1,'columns':2,'gapAcross':4,'gapDown':0},'margins':{'top':6,'right':6,'bottom':6,'left':6}}",
                 "{'kind':'set-outline','panels':['p2'],'outline':{'kind':'rectangle','topLeft':12,'topRight':3,'bottomRight':20,'bottomLeft':0}}",
                 "{'kind':'add-panel','outline':{'kind':'ellipse'}}",
                 "{'kind':'seat-panels','panels':['p3'],'left':45,'top':20,'width':36,'height':44,'turn':25}",

@@ -47,7 +47,7 @@ class SheetTest {
 
     @Test
     void jsonReadsBackWhatWasWrittenAndRefusesWhatItDoesNotKnow() {
-        Panel panel = new Panel("p1", "Left “wing”", new Rectangle(1.5, 0, 2, 1 / 3.0), Seat.upright(new Point(0.1, 1e-7), 30, 40),
+        Panel panel = new Panel("p1", "Left “wing”", true, false, "g2", new Rectangle(1.5, 0, 2, 1 / 3.0), Seat.upright(new Point(0.1, 1e-7), 30, 40),
                 List.of(new Content.OwnPicture("ab".repeat(32), Fit.ACTUAL, new Placement(new Point(1, 2), 0.0123456789012345, 0.2, -12.5, true), false)));
         Sheet sheet = Sheet.empty("Tide", Unit.PX, 100, 50, 96).withPaper(new Paper.None())
                 .withShelf(List.of(new Picture("ab".repeat(32), "Dawn", 6000, 4000))).with(List.of(panel), 1);

@@ -1,90 +1,63 @@
-// Arrange: panels are selected, moved and sized; the grid shows itself while its numbers change.
-import { sheet, select, ids, panel, group, draw, watch } from "./sheet.js";
-import { view, toSheet } from "./view.js";
-import { edit, preview, previewer } from "./server.js";
-import { onBench, clearProblems, problemAt } from "./bench-parts.js";
-import { redraw, slide, extra, frame, HANDLES } from "./marks.js";
-import { svg, apply } from "./geometry.js";
+// Arrange: what a press on the board means, and the bench's buttons that act on several panels.
+import { sheet, select, ids, panel, mates } from "./sheet.js";
+import { toSheet } from "./view.js";
+import { edit } from "./server.js";
+import { onBench, clearProblems } from "./bench-parts.js";
+import { extra } from "./marks.js";
+import { svg } from "./geometry.js";
+import { move, resize, turn, pull, corner, seam } from "./moving.js";
+import { seamAt, hover as hoverSeam } from "./seams.js";
+import { guideAt, drag as dragGuide } from "./guides.js";
+import { tool } from "./tools.js";
+import "./cutting.js";
+import "./pattern.js";
+import "./setup.js";
 
 const thin = { "vector-effect": "non-scaling-stroke" };
+const bench = document.getElementById("bench");
 
 /** Starts what a press on the board means here; the answer hears the moves, the end and a cancel. */
 export function press(event, at) {
-  const handle = event.target.dataset?.handle;
-  if (handle) return resize(handle, at);
+  const { dataset } = event.target;
+  if (event.target.id === "ruler-top") return dragGuide(false);
+  if (event.target.id === "ruler-left") return dragGuide(true);
+  if (dataset?.handle === "turn") return turn(at);
+  if (dataset?.handle) return resize(dataset.handle, at);
+  if (dataset?.pull) return pull(dataset.pull, at);
+  if (dataset?.corner) return corner(Number(dataset.corner), at);
+  if (tool.press) return tool.press(event, at);
+  const found = seamAt(at);
+  if (found && !event.shiftKey) {
+    extra();
+    return seam(found, at);
+  }
   const id = event.target.closest?.(".panel")?.dataset.id;
-  if (!id) return marquee(event, at);
-  const several = event.shiftKey || event.ctrlKey || event.metaKey;
+  if (!id) {
+    const guide = guideAt(at);
+    return guide === null ? marquee(event, at) : dragGuide(upright(guide), guide);
+  }
+  if (event.ctrlKey || event.metaKey) return move(at, () => select(mates(below(event, id))), false);
   const was = sheet.selected.includes(id);
-  if (several) select(was ? sheet.selected.filter((other) => other !== id) : [...sheet.selected, id]);
-  else if (!was) select([id]);
-  return sheet.selected.includes(id) ? move(at, () => !several && was && select([id])) : null;
+  const chosen = event.detail === 2 ? [id] : mates(id);
+  if (event.shiftKey) select(was ? sheet.selected.filter((other) => !chosen.includes(other)) : [...sheet.selected, ...chosen], id);
+  else if (!was) select(chosen, id);
+  else sheet.key = id;
+  return sheet.selected.includes(id) ? move(at, () => !event.shiftKey && was && select(chosen, id), event.altKey) : null;
 }
 
-/** Drags the selection; {@code clicked} hears of a press that did not move. */
-function move(start, clicked) {
-  const chosen = sheet.selected.map(group);
-  let by = { x: 0, y: 0 };
-  const put = (x, y) => {
-    by = { x, y };
-    for (const g of chosen) g.setAttribute("transform", `translate(${x} ${y})`);
-    slide(by);
-  };
-  return {
-    move(event, at) {
-      let x = (at.x - start.x) / view.scale;
-      let y = (at.y - start.y) / view.scale;
-      if (event.shiftKey) [x, y] = Math.abs(x) > Math.abs(y) ? [x, 0] : [0, y];
-      put(x, y);
-    },
-    async end(moved) {
-      if (!moved) return clicked();
-      if (!await edit({ kind: "move-panels", panels: sheet.selected, dx: by.x, dy: by.y })) put(0, 0);
-      for (const g of chosen) g.removeAttribute("transform");
-      redraw();
-    },
-    cancel: () => put(0, 0),
-  };
+const upright = (index) => (sheet.guides.filter((line) => line.why === "guide")[index].axis === "across");
+
+/** The panel under the one that is selected at the pointer, round and round. */
+function below(event, id) {
+  const here = document.elementsFromPoint(event.clientX, event.clientY).map((node) => node.closest?.(".panel")?.dataset.id).filter((one, i, all) => one && all.indexOf(one) === i);
+  const at = here.findIndex((one) => sheet.selected.includes(one));
+  return here.length ? here[(at + 1) % here.length] : id;
 }
 
-function resize(name, start) {
-  const [, hx, hy] = HANDLES.find(([n]) => n === name);
-  const chosen = [...sheet.selected];
-  const before = chosen.map((id) => group(id).outerHTML);
-  const { matrix, width, height } = frame(chosen);
-  const back = matrix.inverse();
-  const from = apply(back, ...Object.values(toSheet(start)));
-  let wanted = null;
-  const live = previewer((result) => {
-    if (result) for (const part of result.changed) draw(part.id, part.board);
-    redraw();
-  });
-  const restore = () => {
-    chosen.forEach((id, i) => draw(id, before[i]));
-    redraw();
-  };
-  return {
-    move(event, at) {
-      const now = apply(back, ...Object.values(toSheet(at)));
-      const centred = event.altKey ? 2 : 1;
-      let w = Math.max(0.1, width + (now.x - from.x) * hx * centred);
-      let h = Math.max(0.1, height + (now.y - from.y) * hy * centred);
-      if (event.shiftKey) {
-        const factor = hx && hy ? Math.max(w / width, h / height) : hx ? w / width : h / height;
-        [w, h] = [width * factor, height * factor];
-      }
-      wanted = { kind: "resize-panels", panels: chosen, width: w, height: h, anchorX: event.altKey ? 0 : -hx, anchorY: event.altKey ? 0 : -hy };
-      live.want(wanted);
-    },
-    async end(moved) {
-      live.close();
-      if (moved && wanted && !await edit(wanted)) restore();
-    },
-    cancel() {
-      live.close();
-      restore();
-    },
-  };
+/** Shows the seam under a pointer that rests on no handle. */
+export function hover(event, at) {
+  const busy = tool.press || event.target.dataset?.handle || event.target.dataset?.pull || event.target.dataset?.corner;
+  if (!tool.press) hoverSeam(busy ? null : at);
 }
 
 function marquee(event, start) {
@@ -99,9 +72,9 @@ function marquee(event, start) {
       extra(svg("rect", { class: "marquee", x: left, y: top, width: right - left, height: bottom - top, ...thin }));
       const inside = ids().filter((id) => {
         const [l, t, r, bo] = panel(id).bounds;
-        return l < right && r > left && t < bottom && bo > top;
+        return !panel(id).hidden && l < right && r > left && t < bottom && bo > top;
       });
-      const wanted = [...new Set([...kept, ...inside])];
+      const wanted = [...new Set([...kept, ...inside.flatMap(mates)])];
       if (wanted.join() !== sheet.selected.join()) select(wanted);
     },
     end: () => extra(),
@@ -112,42 +85,40 @@ function marquee(event, start) {
 /** Moves the selection by keys. */
 export const nudge = (dx, dy) => sheet.selected.length && edit({ kind: "move-panels", panels: sheet.selected, dx, dy });
 
-watch((what) => what === "stage" && extra());
+export const alike = () => {
+  const kinds = new Set(sheet.selected.map((id) => panel(id).form));
+  select(ids().filter((id) => kinds.has(panel(id).form)));
+};
 
-onBench("#grid", (form) => {
-  let timer = 0;
-  let closed = false;
-  form.addEventListener("input", () => {
-    clearTimeout(timer);
-    timer = setTimeout(show, 90);
-  });
-  form.addEventListener("focusout", (event) => !form.contains(event.relatedTarget) && extra());
-  form.addEventListener("submit", async (event) => {
-    event.preventDefault();
-    clearTimeout(timer);
-    closed = true;
-    clearProblems(form);
-    if (await edit(wanted(form), form)) {
-      extra();
-      select([]);
-    }
-    closed = false;
-  });
-
-  async function show() {
-    clearProblems(form);
-    try {
-      const { cells } = await preview(wanted(form));
-      if (closed || !form.isConnected) return;
-      const d = cells.join("");
-      extra(svg("path", { class: "cell-casing", d, ...thin }), svg("path", { class: "cell", d, ...thin }));
-      document.getElementById("grid-says").textContent = cells.length === 1 ? "One panel." : `${cells.length} panels. Enter makes them.`;
-    } catch (problem) {
-      extra();
-      document.getElementById("grid-says").textContent = "";
-      problemAt(form, problem.field, problem.message);
-    }
+bench.addEventListener("click", (event) => {
+  const button = event.target.closest("button");
+  if (!button) return;
+  const { dataset } = button;
+  const panels = sheet.selected;
+  const key = panels.includes(sheet.key) ? sheet.key : panels[0];
+  if (dataset.align) edit({ kind: "align", panels, line: dataset.align, to: bench.querySelector("[name=align-to]:checked").value, key });
+  if (dataset.space) {
+    const gap = document.getElementById("space-gap");
+    clearProblems(gap.closest("section"));
+    edit({ kind: "space", panels, how: dataset.space, gap: dataset.space.startsWith("middles") ? "" : gap.value }, gap);
   }
+  if (dataset.same) edit({ kind: "same-size", panels, key, width: dataset.same.includes("width"), height: dataset.same.includes("height") });
+  if ("swapSeats" in dataset) edit({ kind: "swap-seats", one: panels[0], other: panels[1] });
+  if ("alike" in dataset) alike();
 });
 
-const wanted = (form) => ({ kind: "arrange-grid", ...Object.fromEntries(new FormData(form)) });
+bench.addEventListener("change", (event) => {
+  const asked = event.target.closest("[data-asked]");
+  if (!asked) return;
+  const outline = { kind: asked.dataset.asked };
+  for (const field of asked.querySelectorAll("[data-number]")) outline[field.dataset.number] = field.value;
+  for (const field of asked.querySelectorAll("[data-switch]")) outline[field.dataset.switch] = field.checked;
+  clearProblems(asked);
+  edit({ kind: "set-outline", panels: sheet.selected, outline }, event.target);
+});
+
+onBench("#copies", (form) => form.addEventListener("submit", (event) => {
+  event.preventDefault();
+  clearProblems(form);
+  edit({ kind: "duplicate", panels: sheet.selected, ...Object.fromEntries(new FormData(form)) }, form);
+}));

@@ -21,11 +21,34 @@ export function showBench(html) {
   if (same && now.size && next.size) exchange(now, next);
   else bench.replaceChildren(holder.content);
   const fresh = [...next.values()].filter((part) => part.isConnected);
+  fresh.forEach(remember);
   for (const [selector, listener] of arrivals) {
     for (const part of fresh) {
       const found = part.querySelector(selector);
       if (found) listener(found);
     }
+  }
+}
+
+/** What a person opened or typed that belongs to no panel stays when its part is drawn anew. */
+const kept = new Map(JSON.parse(sessionStorage.getItem("lantern.bench") || "[]"));
+
+function keep(key, value) {
+  kept.set(key, value);
+  sessionStorage.setItem("lantern.bench", JSON.stringify([...kept]));
+}
+
+function remember(part) {
+  if (part.matches("details")) {
+    part.open = Boolean(kept.get(`open ${part.dataset.part}`));
+    part.addEventListener("toggle", () => keep(`open ${part.dataset.part}`, part.open));
+  }
+  for (const place of part.querySelectorAll("[data-keep]")) {
+    const { keep: key } = place.dataset;
+    const radios = place.querySelectorAll("[type=radio]");
+    if (kept.has(key) && !radios.length) place.value = kept.get(key);
+    for (const radio of radios) if (radio.value === kept.get(key)) radio.checked = true;
+    place.addEventListener("change", (event) => keep(key, event.target.value));
   }
 }
 
@@ -53,8 +76,8 @@ const parts = (root) => new Map([...root.querySelectorAll("[data-part]")].map((p
 
 /** Shows a message at the field it belongs to; false where there is no such field. */
 export function problemAt(where, field, message) {
-  const scope = where.closest("form, section") || where;
-  const input = where.matches("input") ? where : scope.querySelector(`[name="${field}"], [data-field="${field}"], [data-radius]`);
+  const scope = where.closest("form, section, details") || where;
+  const input = where.matches("input") ? where : scope.querySelector(`[name="${field}"], [data-field="${field}"], [data-number="${field}"], [data-margin="${field}"], [data-radius]`);
   let place = [...scope.querySelectorAll("[data-problem]")].find((e) => e.dataset.problem.split(" ").includes(field));
   if (!place && input) {
     place = input.parentElement.querySelector(".problem") || document.createElement("em");

@@ -5,6 +5,11 @@ import { fit, zoomBy } from "./view.js";
 import { openStage, step } from "./bench.js";
 import * as arrange from "./arrange.js";
 import * as settle from "./settle.js";
+import { held } from "./moving.js";
+import { copy, paste } from "./copies.js";
+import { knife } from "./cutting.js";
+import { release } from "./tools.js";
+import { close as closePattern } from "./pattern.js";
 
 const ARROWS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
 const writing = (node) => node.matches?.("input:not([type=range]):not([type=checkbox]):not([type=radio]), select, textarea");
@@ -25,17 +30,26 @@ export function duplicate() {
   edit({ kind: "duplicate", panels: sheet.selected, dx: aside, dy: aside });
 }
 
+let pastedFiles = false;
+window.addEventListener("paste", (event) => (pastedFiles = Boolean(event.clipboardData?.files.length)), true);
+window.addEventListener("keyup", (event) => event.key === "p" && (held.still = false));
+
 function remove() {
   if (!sheet.selected.length) return;
   if (sheet.stage === "arrange") edit({ kind: "remove", panels: sheet.selected });
   else if (sheet.stage !== "deliver") edit({ kind: "empty", panels: sheet.selected });
 }
 
+const raise = (to) => sheet.stage === "arrange" && sheet.selected.length && edit({ kind: "raise", panels: sheet.selected, to });
+const group = (together) => sheet.stage === "arrange" && sheet.selected.length && edit({ kind: "group", panels: sheet.selected, together });
+
 const PLAIN = {
   ",": () => step(-1), ".": () => step(1), d: duplicate, Delete: remove, Backspace: remove, "?": help, 0: fit,
-  "+": () => zoomBy(1.25), "=": () => zoomBy(1.25), "-": () => zoomBy(0.8), Escape: () => select([]),
+  "+": () => zoomBy(1.25), "=": () => zoomBy(1.25), "-": () => zoomBy(0.8), Escape: () => closePattern() || release() || select([]), k: knife, p: () => (held.still = true),
+  "{": () => raise("bottom"), "}": () => raise("front"), g: () => group(true), G: () => group(false), a: arrange.alike,
   c: () => sheet.selected.some((id) => panel(id).picture) && edit({ kind: "cover-again", panels: sheet.selected }),
-  "[": () => settle.zoomKey(1 / 1.1), "]": () => settle.zoomKey(1.1),
+  "[": () => (sheet.stage === "arrange" ? raise("backward") : settle.zoomKey(1 / 1.1)),
+  "]": () => (sheet.stage === "arrange" ? raise("forward") : settle.zoomKey(1.1)),
 };
 
 window.addEventListener("keydown", (event) => {
@@ -51,6 +65,12 @@ window.addEventListener("keydown", (event) => {
   if (control && event.key.toLowerCase() === "a" && sheet.stage !== "deliver") {
     event.preventDefault();
     select(ids());
+    return;
+  }
+  if (control && "cv".includes(event.key.toLowerCase()) && sheet.stage === "arrange" && !event.shiftKey && !event.altKey) {
+    if (event.key.toLowerCase() === "c") copy();
+    else setTimeout(() => pastedFiles || paste(), 60);
+    pastedFiles = false;
     return;
   }
   if (control) return;

@@ -1,12 +1,15 @@
 // The marks over the board: selection, handles, the lit picture's edges, thirds, previews; and the tag.
 import { sheet, panel, form, group, watch } from "./sheet.js";
+import { drawn as guides } from "./guides.js";
 import { view, toScreen } from "./view.js";
 import { svg, seatMatrix, pictureMatrix, matrixText, apply, union } from "./geometry.js";
 
 const marks = document.getElementById("marks");
 const tag = document.getElementById("tag");
-const layers = { stage: svg("g"), extra: svg("g") };
-marks.append(layers.stage, layers.extra);
+const layers = { guides: svg("g"), stage: svg("g"), extra: svg("g") };
+marks.append(layers.guides, layers.stage, layers.extra);
+/** Around a form with corners of its own, the box's handles stand so many pixels off. */
+const ASIDE = 10;
 
 /** Handles of a box: name, and where they are from −1 to 1. */
 export const HANDLES = [["nw", -1, -1], ["n", 0, -1], ["ne", 1, -1], ["e", 1, 0], ["se", 1, 1], ["s", 0, 1], ["sw", -1, 1], ["w", -1, 0]];
@@ -30,8 +33,9 @@ export function redraw() {
   } else if (sheet.stage !== "deliver") {
     const d = chosen.map(form).join("");
     parts.push(svg("g", { transform: onSheet() }, ...["casing", "chosen"].map((kind) => svg("path", { d, class: kind, ...thin }))));
-    if (sheet.stage === "arrange" && chosen.length) parts.push(...handles(chosen));
+    if (sheet.stage === "arrange" && chosen.length) parts.push(...handles(chosen), ...own(chosen));
   }
+  layers.guides.replaceChildren(...(sheet.stage === "arrange" ? [svg("g", { transform: onSheet() }, ...guides())] : []));
   layers.stage.replaceChildren(...parts);
   layers.stage.removeAttribute("transform");
   layers.extra.replaceChildren(svg("g", { transform: onSheet() }, ...extra.nodes));
@@ -42,6 +46,12 @@ export function redraw() {
 export function slide(by) {
   layers.stage.setAttribute("transform", `translate(${by.x * view.scale} ${by.y * view.scale})`);
   tag.style.translate = `${by.x * view.scale}px ${by.y * view.scale}px`;
+}
+
+/** Turns the drawn marks about a place in the well, while panels are turned; the tag shows {@code words}. */
+export function swing(by, about, words) {
+  layers.stage.setAttribute("transform", `rotate(${by} ${about.x} ${about.y})`);
+  tag.lastElementChild.textContent = words;
 }
 
 /** The frame that handles belong to: a single panel's own, or the upright box of several. */
@@ -56,12 +66,37 @@ export function frame(chosen) {
 
 function handles(chosen) {
   const { matrix, width, height } = frame(chosen);
-  const at = (x, y) => toScreen(apply(matrix, x * width / 2, y * height / 2));
+  const off = chosen.length === 1 && panel(chosen[0]).corners ? ASIDE / view.scale : 0;
+  const at = (x, y) => toScreen(apply(matrix, x * (width / 2 + off), y * (height / 2 + off)));
   const corners = [[-1, -1], [1, -1], [1, 1], [-1, 1]].map(([x, y]) => at(x, y));
   const hull = svg("path", { class: "hull", d: `M${corners.map((p) => `${p.x} ${p.y}`).join("L")}Z` });
-  return [hull, ...HANDLES.map(([name, x, y]) => {
-    const p = at(x, y);
-    return svg("rect", { class: `handle ${name}`, "data-handle": name, x: p.x - 4.5, y: p.y - 4.5, width: 9, height: 9, rx: 2 });
+  const locked = chosen.every((id) => panel(id).locked);
+  if (locked) return [hull];
+  const top = at(0, -1);
+  const knob = toScreen(apply(matrix, 0, -(height / 2 + off) - 24 / view.scale));
+  const seen = { x: Math.max(30, Math.min(marks.clientWidth - 12, knob.x)), y: Math.max(30, Math.min(marks.clientHeight - 12, knob.y)) };
+  return [hull, svg("path", { class: "hull", d: `M${top.x} ${top.y}L${seen.x} ${seen.y}` }), svg("circle", { class: "handle turn", "data-handle": "turn", cx: seen.x, cy: seen.y, r: 5.5 }),
+    ...HANDLES.map(([name, x, y]) => {
+      const p = at(x, y);
+      return svg("rect", { class: `handle ${name}`, "data-handle": name, x: p.x - 4.5, y: p.y - 4.5, width: 9, height: 9, rx: 2 });
+    })];
+}
+
+/** The handles of a form's own numbers, a little inside where they would lie under those of the box, and its corners. */
+function own(chosen) {
+  const { seat, grips = [], corners = [], locked } = panel(chosen[0]);
+  if (chosen.length > 1 || locked) return [];
+  const matrix = seatMatrix(seat);
+  const middle = toScreen(seat.centre);
+  const pulls = grips.map(({ name, at }) => {
+    const p = toScreen(apply(matrix, at.x, at.y));
+    const long = Math.hypot(middle.x - p.x, middle.y - p.y) || 1;
+    const step = name.includes("-") ? Math.min(15, long / 2) : 0;
+    return svg("circle", { class: "pull", "data-pull": name, cx: p.x + (middle.x - p.x) / long * step, cy: p.y + (middle.y - p.y) / long * step, r: 4.5 });
+  });
+  return [...pulls, ...corners.map((c, i) => {
+    const p = toScreen(apply(matrix, c.x, c.y));
+    return svg("path", { class: "corner", "data-corner": i, d: `M${p.x - 6} ${p.y}L${p.x} ${p.y - 6}L${p.x + 6} ${p.y}L${p.x} ${p.y + 6}Z` });
   })];
 }
 
@@ -97,7 +132,7 @@ function thirds(id, { seat }) {
   const x = seat.width / 6;
   const y = seat.height / 6;
   const d = `M${-x} ${-3 * y}V${3 * y}M${x} ${-3 * y}V${3 * y}M${-3 * x} ${-y}H${3 * x}M${-3 * x} ${y}H${3 * x}`;
-  return svg("g", {}, svg("clipPath", { id: "inside" }, svg("path", { d: form(id) })),
+  return svg("g", {}, svg("clipPath", { id: "inside" }, svg("path", { d: form(id), "clip-rule": "evenodd" })),
     svg("g", { "clip-path": "url(#inside)" }, svg("path", { class: "thirds", d, transform: matrixText(seatMatrix(seat)), ...thin })));
 }
 
@@ -123,8 +158,9 @@ function label(chosen) {
   const [left, , right, bottom] = union(boxes);
   const parts = [bold(chosen.length === 1 ? panel(chosen[0]).name : `${chosen.length} panels`)];
   if (chosen.length === 1) {
-    const { size, state, picture } = panel(chosen[0]);
+    const { size, state, picture, seat } = panel(chosen[0]);
     parts.push(span(size));
+    if (sheet.stage === "arrange" && seat.turn) parts.push(span(`${seat.turn.toFixed(1)}°`));
     if (picture && sheet.stage !== "arrange") parts.push(span(label.zoom || `${Math.round(picture.zoom * 100)} %`));
     parts.push(span(state, state));
     if (picture && sheet.stage !== "arrange") parts.push(span(`${Math.round(picture.ppi)} ppi`));

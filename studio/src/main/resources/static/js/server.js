@@ -3,6 +3,8 @@ import { sheet, draw, order, changed, ids } from "./sheet.js";
 import { showBench, problemAt } from "./bench-parts.js";
 import { drawCards } from "./cards.js";
 import { say } from "./notes.js";
+import { choose } from "./ask.js";
+import { reformed } from "./view.js";
 
 const csrf = document.querySelector("meta[name=csrf]").content;
 const address = (path) => `/sheets/${sheet.id}/${path}`;
@@ -10,7 +12,8 @@ let queue = Promise.resolve();
 let pending = 0;
 let tickets = 0;
 
-async function ask(path, options = {}) {
+/** A request that answers JSON or HTML; rejects with {field, message, status}. */
+export async function ask(path, options = {}) {
   let response;
   try {
     response = await fetch(path, { ...options, headers: { Accept: "application/json, text/html", "X-CSRF-TOKEN": csrf, ...options.headers } });
@@ -31,6 +34,8 @@ const around = () => ({ stage: sheet.stage, selected: sheet.selected, version: s
 export const edit = (what, at) => change("edits", { edit: what }, at);
 export const undo = () => change("undo", {});
 export const redo = () => change("redo", {});
+/** Puts copied panels on the sheet. */
+export const paste = (what) => change("paste", { edit: what });
 /** Puts imported pictures, names by id, on the shelf. */
 export const shelve = (pictures) => change("shelf", { pictures });
 
@@ -39,7 +44,7 @@ function change(path, body, at) {
   const result = queue.then(async () => {
     try {
       const sent = sheet.selected.join();
-      apply(await post(address(path), { ...body, ...around() }), sent);
+      apply(await agreed(path, body), sent);
       return true;
     } catch (problem) {
       await failed(problem, at);
@@ -52,7 +57,19 @@ function change(path, body, at) {
   return result;
 }
 
+/** Sends a change; where it would lose something the person is asked, and only a yes sends it again. */
+async function agreed(path, body) {
+  try {
+    return await post(address(path), { ...body, ...around() });
+  } catch (problem) {
+    if (problem.status !== 428) throw problem;
+    if (!await choose(problem.message, [["yes", "Go on"]])) throw { kept: true };
+    return post(address(path), { edit: { ...body.edit, agreed: true }, ...around() });
+  }
+}
+
 async function failed(problem, at) {
+  if (problem.kept) return;
   if (!problem.message) throw problem;
   const shown = at && problem.field && problemAt(at, problem.field, problem.message);
   if (!shown) say(problem.message, { fault: true });
@@ -82,6 +99,11 @@ function apply(answer, sent = sheet.selected.join()) {
   drawCards(answer);
   const current = sent === sheet.selected.join();
   sheet.selected = (current ? answer.selected : sheet.selected).filter((id) => ids().includes(id));
+  sheet.guides = answer.guides;
+  const { facts } = answer;
+  const other = ["unit", "ppi", "width", "height"].some((fact) => sheet[fact] !== facts[fact]);
+  Object.assign(sheet, facts);
+  if (other) reformed();
   document.getElementById("paper").setAttribute("fill", answer.paper || "none");
   const name = document.getElementById("sheet-name");
   if (document.activeElement !== name) name.value = answer.name;

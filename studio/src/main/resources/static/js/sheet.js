@@ -3,7 +3,8 @@ const { dataset } = document.body;
 
 export const sheet = {
   id: dataset.sheet, version: Number(dataset.version), stage: dataset.stage, unit: dataset.unit, ppi: Number(dataset.ppi),
-  width: Number(dataset.width), height: Number(dataset.height), selected: [],
+  width: Number(dataset.width), height: Number(dataset.height), selected: [], key: null,
+  guides: JSON.parse(document.getElementById("board").dataset.guides),
 };
 
 const layer = document.getElementById("panels");
@@ -41,7 +42,15 @@ export function order(wanted) {
   ids().every((id, i) => id === wanted[i]) || wanted.forEach((id) => layer.append(group(id)));
 }
 
-export function select(wanted) {
+/** The panels that are selected together with one: its group, or itself. */
+export function mates(id) {
+  const { group: name } = panel(id);
+  return name ? ids().filter((other) => panel(other).group === name) : [id];
+}
+
+/** Selects panels; {@code key} is the one clicked last, which stays when others line up with it. */
+export function select(wanted, key = wanted.at(-1)) {
+  sheet.key = key;
   sheet.selected = ids().filter((id) => wanted.includes(id));
   changed("selection");
 }

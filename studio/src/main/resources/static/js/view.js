@@ -5,7 +5,8 @@ const well = document.getElementById("well");
 const board = document.getElementById("board");
 const RULER = 18;
 const LEVELS = [["small", 320], ["medium", 1280], ["large", 2560]];
-const PER_UNIT = { mm: 1, cm: 10, in: 25.4, pt: 25.4 / 72, px: 25.4 / sheet.ppi };
+const DECIMALS = { mm: 2, cm: 3, in: 3, pt: 1, px: 1 };
+const perUnit = () => ({ mm: 1, cm: 10, in: 25.4, pt: 25.4 / 72, px: 25.4 / sheet.ppi })[sheet.unit];
 
 export const view = { scale: 1, x: 0, y: 0 };
 let fitted = true;
@@ -13,6 +14,9 @@ let sharpening = 0;
 
 export const toScreen = (p) => ({ x: p.x * view.scale + view.x, y: p.y * view.scale + view.y });
 export const toSheet = (p) => ({ x: (p.x - view.x) / view.scale, y: (p.y - view.y) / view.scale });
+
+/** A length as people read it while something is dragged. */
+export const length = (mm) => `${(mm / perUnit()).toFixed(DECIMALS[sheet.unit]).replace("-", "−")} ${sheet.unit}`;
 
 /** A pointer's place in the well, in pixels. */
 export function place(event) {
@@ -45,6 +49,16 @@ export function panBy(dx, dy) {
   view.y += dy;
   fitted = false;
   show();
+}
+
+/** Takes over another size or unit of the sheet. */
+export function reformed() {
+  board.setAttribute("viewBox", `0 0 ${sheet.width} ${sheet.height}`);
+  const paper = document.getElementById("paper");
+  paper.setAttribute("width", sheet.width);
+  paper.setAttribute("height", sheet.height);
+  document.querySelector(".ruler-corner").textContent = sheet.unit;
+  fit();
 }
 
 function show() {
@@ -80,7 +94,7 @@ export function sharpen() {
 }
 
 function rulers() {
-  const per = PER_UNIT[sheet.unit] * view.scale;
+  const per = perUnit() * view.scale;
   const step = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000].map((n) => (sheet.unit === "in" || sheet.unit === "cm" ? n / 10 : n)).find((n) => n * per >= 46) || 10000;
   ruler(document.getElementById("ruler-top"), true, step, per);
   ruler(document.getElementById("ruler-left"), false, step, per);

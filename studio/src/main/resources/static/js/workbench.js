@@ -32,7 +32,10 @@ well.addEventListener("pointerdown", (event) => {
 });
 
 well.addEventListener("pointermove", (event) => {
-  if (!gesture) return;
+  if (!gesture) {
+    if (sheet.stage === "arrange") arrange.hover(event, place(event));
+    return;
+  }
   const at = place(event);
   gesture.moved ||= Math.hypot(at.x - gesture.start.x, at.y - gesture.start.y) > TREMBLE;
   if (!gesture.moved) return;

@@ -52,10 +52,10 @@ class AccessTest extends StudioTest {
         requestMappingHandlerMapping.getHandlerMethods().forEach((info, method) -> {
             for (String pattern : info.getPatternValues()) {
                 if (!pattern.contains("{")) continue;
-                String path = pattern.replace("{id}", sheet.toString()).replace("{sha}", picture.id()).replace("{level}", "small");
+                String path = pattern.replace("{id}", sheet.toString()).replace("{sha}", picture.id()).replace("{level}", "small").replace("{kind}", "even-grid");
                 for (RequestMethod verb : info.getMethodsCondition().getMethods()) {
                     requests.add(request(HttpMethod.valueOf(verb.name()), path).param("version", "0").param("stage", "arrange")
-                            .param("ppi", "96").param("format", "png").param("name", "Stolen").contentType(MediaType.APPLICATION_JSON)
+                            .param("ppi", "96").param("format", "png").param("name", "Stolen").param("panels", "p1").contentType(MediaType.APPLICATION_JSON)
                             .content("{\"edit\":{\"kind\":\"rename-sheet\",\"name\":\"Stolen\"},\"stage\":\"arrange\",\"selected\":[],\"version\":0,"
                                     + "\"pictures\":{\"" + picture.id() + "\":\"x\"}}"));
                 }

@@ -126,11 +126,17 @@ class BrowserTest extends StudioTest {
     }
 
     private void grid(int rows, int columns) {
-        page.locator("#grid [name=rows]").fill(String.valueOf(rows));
-        page.locator("#grid [name=columns]").fill(String.valueOf(columns));
-        assertThat(page.locator("#grid-says")).containsText(rows * columns + " panels");
-        page.getByText("Make the grid").click();
+        page.locator("[data-pattern=even-grid]").click();
+        number("rows", rows);
+        number("columns", columns);
+        assertThat(page.locator("#pattern-says")).containsText(rows * columns + " panels");
+        page.locator("#pattern-form .btn-primary").click();
         assertThat(page.locator("#panels .panel")).hasCount(rows * columns);
+    }
+
+    /** Types into one of the open pattern's fields. */
+    private void number(String name, Object value) {
+        page.locator("#pattern-form [data-number=" + name + "]").fill(String.valueOf(value));
     }
 
     private Locator panel(int at) {
@@ -278,20 +284,22 @@ class BrowserTest extends StudioTest {
         BoundingBox well = page.locator("#well").boundingBox();
         drag(new double[] {well.x + 30, well.y + 30}, well.width - 60, well.height - 60);
         assertThat(page.locator(".card-panel.chosen")).hasCount(3);
-        page.getByText("Ellipse", new Page.GetByTextOptions().setExact(true)).click();
+        page.getByLabel("Ellipse", new Page.GetByLabelOptions().setExact(true)).click();
         assertThat(page.locator("#undo")).hasAttribute("title", "Undo Make ellipse: 3 panels");
     }
 
     @Test
     void aGridThatMakesNoSenseIsExplainedAndChangesNothing() {
         newSheet("100", "100", "mm", "100");
+        page.locator("[data-pattern=even-grid]").click();
         for (String[] bad : new String[][] {{"rows", "0", "1 to 100"}, {"gapAcross", "-1", "negative"}, {"gapAcross", "90", "At most"}, {"columns", "many", "not a number"}}) {
-            String was = page.locator("#grid [name=" + bad[0] + "]").inputValue();
-            page.locator("#grid [name=" + bad[0] + "]").fill(bad[1]);
-            assertThat(page.locator("#grid .problem").filter(new Locator.FilterOptions().setHasText(bad[2])).first()).isVisible();
-            page.getByText("Make the grid").click();
-            assertThat(page.locator("#grid [name=" + bad[0] + "]")).hasValue(bad[1]);
-            page.locator("#grid [name=" + bad[0] + "]").fill(was);
+            Locator field = page.locator("#pattern-form [data-number=" + bad[0] + "]");
+            String was = field.inputValue();
+            field.fill(bad[1]);
+            assertThat(page.locator("#pattern-form .problem").filter(new Locator.FilterOptions().setHasText(bad[2])).first()).isVisible();
+            page.locator("#pattern-form .btn-primary").click();
+            assertThat(field).hasValue(bad[1]);
+            field.fill(was);
         }
         assertThat(page.locator("#panels .panel")).hasCount(0);
     }
@@ -538,6 +546,7 @@ class BrowserTest extends StudioTest {
         assertThat(page.locator("[data-problem=radius]")).containsText("cannot be negative");
         page.locator("#well").focus();
         page.keyboard().press("Escape");
+        page.locator("details[data-part=sheet] summary").click();
         page.locator("#paper-none").check();
         assertThat(page.locator("#paper")).hasAttribute("fill", "none");
         page.locator("#paper-none").uncheck();

@@ -12,15 +12,17 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import plainlantern.editing.AddPanel;
-import plainlantern.editing.ArrangeGrid;
 import plainlantern.editing.Edit;
+import plainlantern.editing.LayOut;
 import plainlantern.editing.MovePanels;
 import plainlantern.editing.Remove;
 import plainlantern.editing.RenameSheet;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Unit;
 import plainlantern.outline.Ellipse;
+import plainlantern.pattern.EvenGrid;
 import plainlantern.sheet.Gone;
+import plainlantern.sheet.Margins;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.studio.sheets.Opened;
@@ -43,7 +45,7 @@ class SheetsTest extends StudioTest {
     @Test
     void everyStepIsUndoneAndRedoneExactly() {
         List<Sheet> seen = new ArrayList<>(List.of(sheets.open(id, member.id()).sheet()));
-        for (Edit edit : List.of(new ArrangeGrid(3, 3, 5, 5, 10, 10, 10, 10), new MovePanels(List.of("p1"), 1 / 3.0, 1e-9),
+        for (Edit edit : List.of(LayOut.replacing(new EvenGrid(3, 3, 5, 5), new Margins(10, 10, 10, 10)), new MovePanels(List.of("p1"), 1 / 3.0, 1e-9),
                 new Remove(List.of("p5")), new AddPanel(new Ellipse()), new RenameSheet("Evenings"))) {
             seen.add(make(edit).sheet());
         }
@@ -74,7 +76,7 @@ class SheetsTest extends StudioTest {
     /** Two windows: what the other one did stays, and what it removed cannot be moved any more. */
     @Test
     void anEditMeetsTheSheetAsItIsNow() {
-        make(new ArrangeGrid(1, 2, 5, 5, 10, 10, 10, 10));
+        make(LayOut.replacing(new EvenGrid(1, 2, 5, 5), new Margins(10, 10, 10, 10)));
         make(new Remove(List.of("p1")));
         assertThatThrownBy(() -> make(new MovePanels(List.of("p1"), 1, 1))).isInstanceOf(Gone.class);
         assertThat(make(new MovePanels(List.of("p2"), 1, 1)).sheet().elements()).hasSize(1);

@@ -29,10 +29,12 @@ import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.AbstractMockHttpServletRequestBuilder;
 import org.springframework.test.web.servlet.setup.MockMvcBuilders;
 import org.springframework.web.context.WebApplicationContext;
-import plainlantern.editing.ArrangeGrid;
 import plainlantern.editing.FillPanels;
+import plainlantern.editing.LayOut;
 import plainlantern.editing.ShelvePictures;
 import plainlantern.geometry.Unit;
+import plainlantern.pattern.EvenGrid;
+import plainlantern.sheet.Margins;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
@@ -52,7 +54,7 @@ class WebTest extends StudioTest {
         web = MockMvcBuilders.webAppContextSetup(context).apply(springSecurity()).build();
         picture = pictures.add(member.id(), "Low water.jpg", jpeg(900, 600, 220));
         Sheet sheet = new ShelvePictures(List.of(picture)).apply(Sheet.empty("Season: card/2", Unit.MM, 100, 50, 127));
-        sheet = new ArrangeGrid(1, 3, 5, 5, 5, 5, 5, 5).apply(sheet);
+        sheet = LayOut.replacing(new EvenGrid(1, 3, 5, 5), new Margins(5, 5, 5, 5)).apply(sheet);
         id = sheets.add(member.id(), new FillPanels(List.of("p1", "p2"), picture.id()).apply(sheet), "New sheet");
     }
 
@@ -111,7 +113,7 @@ class WebTest extends StudioTest {
 
     @Test
     void aPreviewShowsAndChangesNothing() throws Exception {
-        JsonNode cells = answer(send("/preview", edit("{'kind':'arrange-grid','rows':2,'columns':2,'gapAcross':0,'gapDown':0,'top':0,'right':0,'bottom':0,'left':0}", 1)));
+        JsonNode cells = answer(send("/preview", edit("{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':2,'columns':2,'gapAcross':0,'gapDown':0},'margins':{'top':0,'right':0,'bottom':0,'left':0}}", 1)));
         assertThat(cells.path("cells").size()).isEqualTo(4);
         assertThat(cells.path("cells").path(0).asString("")).isEqualTo("M0 0L50 0L50 25L0 25Z");
         JsonNode sized = answer(send("/preview", edit("{'kind':'resize-panels','panels':['p1'],'width':10,'height':10,'anchorX':0,'anchorY':0}", 1)));

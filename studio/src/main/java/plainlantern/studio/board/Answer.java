@@ -1,6 +1,7 @@
 package plainlantern.studio.board;
 
 import java.util.List;
+import plainlantern.arranging.Snaps;
 
 /**
  * What the page needs after a change.
@@ -12,8 +13,13 @@ import java.util.List;
  * @param selected what is selected now
  * @param paper    the paper's colour, empty where there is none
  * @param bench    the bench's HTML
+ * @param guides   the lines that are shown to help placing
  */
 record Answer(long version, String name, String size, String kept, String undo, String redo, List<Part> changed, List<String> order,
-              List<String> selected, String paper, String count, String states, String bench) {
+              List<String> selected, String paper, String count, String states, String bench, Facts facts,
+              List<Snaps.Line> guides) {
+    /** What the sheet is; lengths in mm. */
+    record Facts(String unit, double ppi, double width, double height, double bleed) {}
+
     record Part(String id, String board, String card) {}
 }

@@ -15,6 +15,7 @@ import org.springframework.stereotype.Component;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
 import plainlantern.rendering.BoardPainter;
+import plainlantern.arranging.Snaps;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Paper;
@@ -63,7 +64,12 @@ class Answers {
         }
         return new Answer(opened.version(), sheet.name(), SheetSize.describe(sheet), kept(opened), opened.undo().orElse(""),
                 opened.redo().orElse(""), parts, order, kept, sheet.paper() instanceof Paper.Plain plain ? plain.colour().hex() : "",
-                lineUp.count(), lineUp.states(), bench(BenchView.of(opened.id(), sheet, stage, kept)));
+                lineUp.count(), lineUp.states(), bench(BenchView.of(opened.id(), sheet, stage, kept)),
+                new Answer.Facts(sheet.unit().symbol(), sheet.ppi(), sheet.width(), sheet.height(), sheet.bleed()), guides(sheet));
+    }
+
+    static List<Snaps.Line> guides(Sheet sheet) {
+        return Snaps.guideLines(sheet, sheet.guides().shown());
     }
 
     static String kept(Opened opened) {
@@ -72,6 +78,10 @@ class Answers {
 
     String bench(BenchView view) {
         return templates.process("board/bench", Set.of("bench"), new Context(Locale.ROOT, Map.of("view", view, "stages", Stage.values())));
+    }
+
+    String pattern(PatternForm form) {
+        return templates.process("board/pattern", Set.of("form"), new Context(Locale.ROOT, Map.of("form", form)));
     }
 
     /** All cards in one go of the template, which costs far less than one by one. */

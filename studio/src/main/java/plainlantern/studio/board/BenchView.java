@@ -2,6 +2,7 @@ package plainlantern.studio.board;
 
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Unit;
@@ -12,7 +13,7 @@ import plainlantern.sheet.Sheet;
 
 /** What the bench's template shows for one stage and one selection. */
 public record BenchView(UUID id, Sheet sheet, Stage stage, SelectionView selection, Numbers numbers, String gap, String paper,
-                        List<ShelfCard> shelf, String delivered, String ppi) {
+                        List<ShelfCard> shelf, String delivered, String ppi, Optional<ArrangeView> arrange) {
     /** A picture on the shelf and where it is used. */
     public record ShelfCard(Picture picture, int uses) {}
 
@@ -23,7 +24,8 @@ public record BenchView(UUID id, Sheet sheet, Stage stage, SelectionView selecti
         String paper = sheet.paper() instanceof Paper.Plain plain ? plain.colour().hex() : "";
         List<ShelfCard> shelf = stage != Stage.FILL ? List.of()
                 : sheet.shelf().stream().map(p -> new ShelfCard(p, sheet.users(p.id()).size())).toList();
-        return new BenchView(id, sheet, stage, SelectionView.of(sheet, selected), numbers, gap, paper, shelf, delivered(sheet), Long.toString(Math.round(sheet.ppi())));
+        return new BenchView(id, sheet, stage, SelectionView.of(sheet, selected), numbers, gap, paper, shelf, delivered(sheet), Long.toString(Math.round(sheet.ppi())),
+                stage == Stage.ARRANGE ? Optional.of(ArrangeView.of(sheet, selected)) : Optional.empty());
     }
 
     /** "4961 × 3508 px", or why the sheet cannot be delivered at its own ppi. */

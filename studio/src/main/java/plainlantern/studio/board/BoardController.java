@@ -2,6 +2,7 @@ package plainlantern.studio.board;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -20,25 +21,31 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
+import plainlantern.arranging.Ground;
 import plainlantern.editing.AddPanel;
-import plainlantern.editing.ArrangeGrid;
+import plainlantern.editing.Cut;
 import plainlantern.editing.Duplicate;
 import plainlantern.editing.Edit;
 import plainlantern.editing.EditReader;
+import plainlantern.editing.LayOut;
+import plainlantern.editing.Paste;
 import plainlantern.editing.ShelvePictures;
 import plainlantern.geometry.BadInput;
 import plainlantern.outline.PathData;
-import plainlantern.outline.Rectangle;
+import plainlantern.pattern.EvenGrid;
+import plainlantern.pattern.Piece;
 import plainlantern.rendering.BoardPainter;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Panel;
+import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.SheetJson;
 import plainlantern.sheet.SheetSize;
 import plainlantern.studio.account.Member;
-import plainlantern.studio.shelf.Pictures;
 import plainlantern.studio.sheets.Change;
 import plainlantern.studio.sheets.Opened;
 import plainlantern.studio.sheets.Sheets;
+import plainlantern.studio.shelf.Pictures;
 import tools.jackson.databind.JsonNode;
 
 /** The workbench of one sheet: the page, and every change made on it. */
@@ -72,6 +79,7 @@ public class BoardController {
         model.addAttribute("kept", Answers.kept(opened));
         model.addAttribute("panels", sheet.panels().stream().map(p -> BoardPainter.panel(sheet, p, Answers.BOARD)).toList());
         model.addAttribute("lineup", LineUpView.of(sheet, sheet.panels(), Answers.CARD));
+        model.addAttribute("guides", SheetJson.MAPPER.writeValueAsString(Answers.guides(sheet)));
         model.addAttribute("stages", Stage.values());
         model.addAttribute("view", BenchView.of(id, sheet, Stage.of(stage), List.of()));
         return "board/workbench";
@@ -98,9 +106,17 @@ public class BoardController {
     Answer edit(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Request request) {
         Edit[] read = new Edit[1];
         Change change = sheets.apply(id, member.id(), sheet -> read[0] = read(request, sheet));
-        boolean selectsNew = read[0] instanceof Duplicate || read[0] instanceof AddPanel;
-        Collection<String> selected = selectsNew ? added(change) : request.selected();
+        Collection<String> selected = selected(read[0], request.selected(), change);
         return answers.to(change, change.versionBefore() != request.version(), Stage.of(request.stage()), selected);
+    }
+
+    /** New panels become the selection; halves of a cut join it, so that the next cut divides them too. */
+    private static Collection<String> selected(Edit edit, List<String> before, Change change) {
+        if (edit instanceof Duplicate || edit instanceof AddPanel) return added(change);
+        if (!(edit instanceof Cut) || before.isEmpty()) return before;
+        List<String> both = new ArrayList<>(before);
+        both.addAll(added(change));
+        return both;
     }
 
     /** What an edit would give, without making it: live while a gesture or a typed number goes on. */
@@ -109,15 +125,42 @@ public class BoardController {
     Map<String, Object> preview(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Request request) {
         Sheet before = sheets.open(id, member.id()).sheet();
         Edit edit = read(request, before);
-        if (edit instanceof ArrangeGrid grid) {
-            return Map.of("cells", grid.seats(before).stream().map(seat ->
-                    PathData.of(Rectangle.SHARP.path(seat.width(), seat.height()).mapped(seat.toSheet()))).toList());
-        }
+        if (edit instanceof LayOut layOut) return laid(layOut, before);
         Sheet after = edit.apply(before);
         Set<Panel> was = new HashSet<>(before.panels());
         List<Answer.Part> parts = after.panels().stream().filter(p -> !was.contains(p))
                 .map(p -> new Answer.Part(p.id(), BoardPainter.panel(after, p, Answers.BOARD), "")).toList();
         return Map.of("changed", parts);
+    }
+
+    /** The pieces of a pattern as they would lie, what is said of them, what would be lost; for grids also the lines between cells. */
+    private static Map<String, Object> laid(LayOut layOut, Sheet before) {
+        Ground ground = layOut.ground(before);
+        List<Piece> pieces = ground.pieces(layOut.pattern(), before);
+        Map<String, Object> laid = new HashMap<>();
+        laid.put("cells", pieces.stream().map(piece -> PathData.of(ground.onSheet(piece))).toList());
+        laid.put("says", layOut.pattern().says(ground.box(), pieces));
+        laid.put("lost", layOut.lost(before).orElse(""));
+        if (layOut.pattern() instanceof EvenGrid grid && ground.turn() == 0) {
+            laid.put("across", grid.across(ground.box()));
+            laid.put("down", grid.down(ground.box()));
+        }
+        return laid;
+    }
+
+    /** Copied panels that belong on this sheet now. */
+    @PostMapping("/paste")
+    @ResponseBody
+    Answer paste(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Request request) {
+        Change change = sheets.apply(id, member.id(), sheet -> {
+            Edit edit = EditReader.read(String.valueOf(request.edit()), sheet);
+            BadInput.unless(edit instanceof Paste, "edit", "There is nothing to paste.");
+            Paste paste = (Paste) edit;
+            Map<String, String> names = new LinkedHashMap<>();
+            for (Picture picture : paste.pictures()) names.put(picture.id(), picture.name());
+            return new Paste(paste.panels(), pictures.owned(member.id(), names), paste.dx(), paste.dy());
+        });
+        return answers.to(change, change.versionBefore() != request.version(), Stage.of(request.stage()), added(change));
     }
 
     @PostMapping("/shelf")
@@ -147,7 +190,7 @@ public class BoardController {
     /** Pictures come onto a shelf through {@link #shelve} alone, which knows whose they are. */
     private static Edit read(Request request, Sheet sheet) {
         Edit edit = EditReader.read(String.valueOf(request.edit()), sheet);
-        BadInput.unless(!(edit instanceof ShelvePictures), "edit", "Pictures are brought in through the shelf.");
+        BadInput.unless(!(edit instanceof ShelvePictures || edit instanceof Paste), "edit", "Pictures are brought in through the shelf.");
         return edit;
     }
 

@@ -10,13 +10,13 @@ import plainlantern.sheet.Sheet;
 /** The cards of the line-up, from back to front, and what is said about all of them. */
 public record LineUpView(String count, String states, List<Card> cards) {
     /** One panel's card; {@code drawing} is SVG made of numbers and ids only. */
-    public record Card(String id, String name, String state, String drawing) {}
+    public record Card(String id, String name, String state, boolean locked, boolean hidden, String drawing) {}
 
     static LineUpView of(Sheet sheet, List<Panel> shown, Function<String, String> href) {
         List<Panel> panels = sheet.panels();
         String count = panels.size() == 1 ? "1 panel" : panels.size() + " panels";
         return new LineUpView(count, states(sheet, panels), shown.stream().map(p -> new Card(p.id(), p.name(),
-                PanelState.of(sheet, p).label(), BoardPainter.card(sheet, p, href))).toList());
+                PanelState.of(sheet, p).label(), p.locked(), p.hidden(), BoardPainter.card(sheet, p, href))).toList());
     }
 
     /** "all covered", or the worst first: "2 empty, 1 bare". */

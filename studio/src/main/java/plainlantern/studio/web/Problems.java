@@ -5,8 +5,9 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
-import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import plainlantern.editing.AskFirst;
 import plainlantern.geometry.BadInput;
 import plainlantern.sheet.Gone;
 
@@ -16,6 +17,12 @@ public class Problems {
     @ExceptionHandler
     ResponseEntity<Map<String, String>> gone(Gone problem) {
         return answer(HttpStatus.CONFLICT, problem);
+    }
+
+    /** 428: sent again with {@code agreed}, the edit is made. */
+    @ExceptionHandler
+    ResponseEntity<Map<String, String>> asked(AskFirst question) {
+        return answer(HttpStatus.PRECONDITION_REQUIRED, question);
     }
 
     @ExceptionHandler

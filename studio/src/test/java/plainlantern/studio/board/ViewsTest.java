@@ -18,7 +18,7 @@ class ViewsTest {
 
     private static Sheet sheet(Unit unit, String... edits) {
         Sheet now = new ShelvePictures(List.of(DAWN)).apply(Sheet.empty("Tide", unit, 254, 127, 300));
-        now = after(now, "{'kind':'arrange-grid','rows':1,'columns':2,'gapAcross':4,'gapDown':0,'top':10,'right':10,'bottom':10,'left':10}");
+        now = after(now, "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':1,'columns':2,'gapAcross':4,'gapDown':0},'margins':{'top':10,'right':10,'bottom':10,'left':10}}");
         return after(now, edits);
     }
 

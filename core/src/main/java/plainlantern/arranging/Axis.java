@@ -1,0 +1,43 @@
+package plainlantern.arranging;
+
+import com.fasterxml.jackson.annotation.JsonValue;
+import plainlantern.geometry.Box;
+import plainlantern.geometry.Point;
+
+/** Across or down: the same rules hold along both. */
+public enum Axis {
+    ACROSS("across"), DOWN("down");
+
+    private final String word;
+
+    Axis(String word) {
+        this.word = word;
+    }
+
+    @JsonValue
+    public String word() {
+        return word;
+    }
+
+    /** Left or top. */
+    public double start(Box box) {
+        return this == ACROSS ? box.x() : box.y();
+    }
+
+    public double size(Box box) {
+        return this == ACROSS ? box.width() : box.height();
+    }
+
+    public double end(Box box) {
+        return start(box) + size(box);
+    }
+
+    public double middle(Box box) {
+        return start(box) + size(box) / 2;
+    }
+
+    /** A step of so many mm this way. */
+    public Point step(double by) {
+        return this == ACROSS ? new Point(by, 0) : new Point(0, by);
+    }
+}

@@ -1,0 +1,41 @@
+package plainlantern.arranging;
+
+import java.util.List;
+import java.util.Optional;
+import plainlantern.geometry.Affine;
+import plainlantern.geometry.HalfPlane;
+import plainlantern.geometry.Path;
+import plainlantern.geometry.Point;
+import plainlantern.geometry.Polygons;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Seat;
+
+/** Dividing panels by a straight line. */
+public final class Cutting {
+    private Cutting() {}
+
+    /** Whether the straight way from {@code a} to {@code b} on the sheet passes through the panel. */
+    public static boolean crosses(Panel panel, Point a, Point b) {
+        return Polygons.crossed(panel.pathOnSheet(), a, b);
+    }
+
+    /**
+     * What is left of a panel on both sides of the line through {@code a} and {@code b} on the sheet, in the panel's own frame; both sides
+     * come from that one line, half the gap off it. Empty where the line leaves a side too thin to be a panel.
+     *
+     * @param gap mm between the sides, square to the line
+     */
+    public static Optional<List<Path>> halves(Panel panel, Point a, Point b, double gap) {
+        Affine own = panel.seat().toSheet().inverse();
+        Point from = own.apply(a);
+        Point to = own.apply(b);
+        Optional<Path> one = HalfPlane.rightOf(to, from, gap / 2).clip(panel.ownPath()).filter(Cutting::wide);
+        Optional<Path> other = HalfPlane.rightOf(from, to, gap / 2).clip(panel.ownPath()).filter(Cutting::wide);
+        return one.isPresent() && other.isPresent() ? Optional.of(List.of(one.get(), other.get())) : Optional.empty();
+    }
+
+    private static boolean wide(Path path) {
+        var box = path.bounds();
+        return Math.min(box.width(), box.height()) >= Seat.THINNEST && Polygons.area(path) >= Seat.THINNEST * Seat.THINNEST;
+    }
+}

@@ -1,0 +1,123 @@
+package plainlantern.arranging;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import plainlantern.geometry.Point;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Sheet;
+
+/** The gaps that neighbouring panels share along parallel sides. */
+public final class Seams {
+    /** Sides are parallel within so many radians. */
+    private static final double PARALLEL = 1e-3;
+    /** Sides are on one line within so many mm. */
+    private static final double LEVEL = 0.02;
+    /** A gap is at most this share of the narrower of its two panels; what is farther apart does not belong together. */
+    private static final double WIDEST = 0.34;
+    /** Neighbours look at each other along at least so many mm. */
+    private static final double SHORTEST = 0.5;
+
+    private Seams() {}
+
+    /** One side of a panel, by the index of its first corner among the panel's sides. */
+    public record Side(String panel, int side) {}
+
+    /**
+     * A seam: the middle line of a gap on the sheet, and the sides along it.
+     *
+     * @param from  one end
+     * @param to    the other end
+     * @param gap   mm, square to the line
+     * @param sides all sides along the gap, on both of its banks
+     */
+    public record Seam(Point from, Point to, double gap, List<Side> sides) {}
+
+    private record Edge(Side name, Point a, Point b, Point along, Point out, double offset, double depth) {
+        double low(Point way) {
+            return Math.min(a.dot(way), b.dot(way));
+        }
+
+        double high(Point way) {
+            return Math.max(a.dot(way), b.dot(way));
+        }
+    }
+
+    /** All seams of the sheet: one for each pair of facing lines, however many panels lie along it. */
+    public static List<Seam> of(Sheet sheet) {
+        List<Edge> edges = edges(sheet);
+        List<List<Edge>> found = new ArrayList<>();
+        List<double[]> lines = new ArrayList<>();
+        for (int i = 0; i < edges.size(); i++) {
+            for (int j = i + 1; j < edges.size(); j++) {
+                Edge one = edges.get(i);
+                Edge other = edges.get(j);
+                if (!face(one, other)) continue;
+                int at = line(found, lines, one, other);
+                if (!found.get(at).contains(one)) found.get(at).add(one);
+                if (!found.get(at).contains(other)) found.get(at).add(other);
+            }
+        }
+        return found.stream().map(Seams::seam).toList();
+    }
+
+    private static List<Edge> edges(Sheet sheet) {
+        List<Edge> edges = new ArrayList<>();
+        for (Panel panel : sheet.panels()) {
+            if (panel.locked() || panel.hidden()) continue;
+            Optional<List<Point>> own = Shapes.sides(panel);
+            if (own.isEmpty()) continue;
+            List<Point> corners = Shapes.mapped(own.get(), panel.seat().toSheet());
+            double sign = Math.signum(Shapes.turning(corners));
+            for (int i = 0; i < corners.size(); i++) {
+                Point a = corners.get(i);
+                Point b = corners.get((i + 1) % corners.size());
+                double length = a.distance(b);
+                if (length < SHORTEST) continue;
+                Point along = b.minus(a).times(1 / length);
+                Point out = new Point(along.y() * sign, -along.x() * sign);
+                double deepest = corners.stream().mapToDouble(c -> c.dot(out)).min().orElseThrow();
+                edges.add(new Edge(new Side(panel.id(), i), a, b, along, out, a.dot(out), a.dot(out) - deepest));
+            }
+        }
+        return edges;
+    }
+
+    private static boolean face(Edge one, Edge other) {
+        if (one.out().dot(other.out()) > -1 + PARALLEL * PARALLEL || one.name().panel().equals(other.name().panel())) return false;
+        double gap = gap(one, other);
+        if (gap < -LEVEL || gap > WIDEST * Math.min(one.depth(), other.depth())) return false;
+        return Math.min(one.high(one.along()), other.high(one.along())) - Math.max(one.low(one.along()), other.low(one.along())) >= SHORTEST;
+    }
+
+    private static double gap(Edge one, Edge other) {
+        return other.a().plus(other.b()).times(0.5).dot(one.out()) - one.offset();
+    }
+
+    /** The seam with that pair of lines among those found, made where there is none. */
+    private static int line(List<List<Edge>> found, List<double[]> lines, Edge one, Edge other) {
+        // One direction for both banks: the one that points right, or straight down.
+        boolean forth = one.out().x() > 1e-9 || Math.abs(one.out().x()) <= 1e-9 && one.out().y() > 0;
+        Edge first = forth ? one : other;
+        Edge second = forth ? other : one;
+        double[] line = {first.out().x(), first.out().y(), first.offset(), -second.offset()};
+        for (int i = 0; i < lines.size(); i++) {
+            double[] l = lines.get(i);
+            boolean same = Math.abs(l[0] - line[0]) + Math.abs(l[1] - line[1]) < PARALLEL && Math.abs(l[2] - line[2]) < LEVEL && Math.abs(l[3] - line[3]) < LEVEL;
+            if (same) return i;
+        }
+        found.add(new ArrayList<>());
+        lines.add(line);
+        return lines.size() - 1;
+    }
+
+    private static Seam seam(List<Edge> edges) {
+        Edge first = edges.get(0);
+        Edge facing = edges.stream().filter(e -> e.out().dot(first.out()) < 0).findFirst().orElseThrow();
+        double gap = Math.max(0, gap(first, facing));
+        double low = edges.stream().mapToDouble(e -> e.low(first.along())).min().orElseThrow();
+        double high = edges.stream().mapToDouble(e -> e.high(first.along())).max().orElseThrow();
+        Point foot = first.out().times(first.offset() + gap / 2);
+        return new Seam(foot.plus(first.along().times(low)), foot.plus(first.along().times(high)), gap, edges.stream().map(Edge::name).toList());
+    }
+}

@@ -1,0 +1,81 @@
+package plainlantern.arranging;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import plainlantern.geometry.Box;
+import plainlantern.geometry.Point;
+
+/** Where units go so that they stand evenly. */
+public final class Spacing {
+    private Spacing() {}
+
+    /** Moves the inner units so that the middles of all are equally far apart; the outermost two stay. */
+    public static Map<Units.One, Point> middles(List<Units.One> units, Axis axis) {
+        List<Units.One> row = sorted(units, axis);
+        double from = axis.middle(row.get(0).box());
+        double step = (axis.middle(row.get(row.size() - 1).box()) - from) / (row.size() - 1);
+        Map<Units.One, Point> moves = new LinkedHashMap<>();
+        for (int i = 0; i < row.size(); i++) moves.put(row.get(i), axis.step(from + i * step - axis.middle(row.get(i).box())));
+        return moves;
+    }
+
+    /**
+     * Moves the units so that the gaps between them are equal: to {@code gap} mm, from the first on; without one, the outermost two stay
+     * and what is between them is shared out.
+     */
+    public static Map<Units.One, Point> gaps(List<Units.One> units, Axis axis, OptionalDouble gap) {
+        List<Units.One> row = sorted(units, axis);
+        double sizes = row.stream().mapToDouble(u -> axis.size(u.box())).sum();
+        double reach = row.stream().mapToDouble(u -> axis.end(u.box())).max().orElseThrow() - axis.start(row.get(0).box());
+        double each = gap.orElse((reach - sizes) / (row.size() - 1));
+        Map<Units.One, Point> moves = new LinkedHashMap<>();
+        double at = axis.start(row.get(0).box());
+        for (Units.One unit : row) {
+            moves.put(unit, axis.step(at - axis.start(unit.box())));
+            at += axis.size(unit.box()) + each;
+        }
+        return moves;
+    }
+
+    /** Puts the units into rows from the upper left of {@code area}, in reading order, with one gap; a full row starts the next. */
+    public static Map<Units.One, Point> packed(List<Units.One> units, Box area, double gap) {
+        Map<Units.One, Point> moves = new LinkedHashMap<>();
+        double x = area.x();
+        double y = area.y();
+        double height = 0;
+        for (Units.One unit : reading(units)) {
+            Box box = unit.box();
+            if (x > area.x() && x + box.width() > area.right() + 1e-6) {
+                x = area.x();
+                y += height + gap;
+                height = 0;
+            }
+            moves.put(unit, new Point(x - box.x(), y - box.y()));
+            x += box.width() + gap;
+            height = Math.max(height, box.height());
+        }
+        return moves;
+    }
+
+    private static List<Units.One> sorted(List<Units.One> units, Axis axis) {
+        return units.stream().sorted(Comparator.comparingDouble(u -> axis.middle(u.box()))).toList();
+    }
+
+    /** By rows: a unit whose middle lies above the bottom of the row's first one belongs to that row. */
+    private static List<Units.One> reading(List<Units.One> units) {
+        List<Units.One> left = new ArrayList<>(units.stream().sorted(Comparator.comparingDouble(u -> u.box().y())).toList());
+        List<Units.One> order = new ArrayList<>();
+        while (!left.isEmpty()) {
+            double bottom = left.get(0).box().bottom();
+            List<Units.One> row = left.stream().filter(u -> u.box().centre().y() < bottom).sorted(Comparator.comparingDouble(u -> u.box().x())).toList();
+            List<Units.One> taken = row.isEmpty() ? List.of(left.get(0)) : row;
+            order.addAll(taken);
+            left.removeAll(taken);
+        }
+        return order;
+    }
+}

@@ -1,0 +1,77 @@
+package plainlantern.editing;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import plainlantern.arranging.Axis;
+import plainlantern.arranging.Units;
+import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Box;
+import plainlantern.geometry.Point;
+import plainlantern.sheet.Sheet;
+
+/**
+ * Lines panels up along one of six lines. Groups move as one.
+ *
+ * @param to  what they are lined up with
+ * @param key the panel that stays, for {@link To#KEY}
+ */
+@JsonTypeName("align")
+public record Align(List<String> panels, Line line, To to, Optional<String> key) implements Edit {
+    /** The line of each box that is lined up. */
+    public enum Line {
+        @JsonProperty("left") LEFT(Axis.ACROSS, 0), @JsonProperty("centre") CENTRE(Axis.ACROSS, 0.5), @JsonProperty("right") RIGHT(Axis.ACROSS, 1),
+        @JsonProperty("top") TOP(Axis.DOWN, 0), @JsonProperty("middle") MIDDLE(Axis.DOWN, 0.5), @JsonProperty("bottom") BOTTOM(Axis.DOWN, 1);
+
+        private final Axis axis;
+        private final double share;
+
+        Line(Axis axis, double share) {
+            this.axis = axis;
+            this.share = share;
+        }
+
+        double of(Box box) {
+            return axis.start(box) + share * axis.size(box);
+        }
+    }
+
+    /** What panels are lined up with. */
+    public enum To {
+        @JsonProperty("selection") SELECTION, @JsonProperty("sheet") SHEET, @JsonProperty("margins") MARGINS, @JsonProperty("key") KEY
+    }
+
+    @Override
+    public Sheet apply(Sheet before) {
+        List<Units.One> units = Units.of(before, panels);
+        double wanted = line.of(target(before, units));
+        Map<Units.One, Point> moves = new LinkedHashMap<>();
+        for (Units.One unit : units) {
+            boolean stays = to == To.KEY && unit.panels().stream().anyMatch(p -> p.id().equals(key.orElse("")));
+            if (!stays) moves.put(unit, line.axis.step(wanted - line.of(unit.box())));
+        }
+        BadInput.unless(!moves.isEmpty(), "panels", "Select another panel to line up with this one.");
+        return Units.moved(before, moves);
+    }
+
+    private Box target(Sheet sheet, List<Units.One> units) {
+        return switch (to) {
+            case SHEET -> sheet.bounds();
+            case MARGINS -> sheet.area().orElseThrow(() -> new BadInput("panels", "The margins leave nothing of the sheet."));
+            case KEY -> sheet.panel(key.orElseThrow(() -> new BadInput("panels", "Choose the panel that stays."))).boundsOnSheet();
+            case SELECTION -> {
+                BadInput.unless(units.size() > 1, "panels", "Select two panels or more, or line up with the sheet.");
+                yield Box.union(units.stream().map(Units.One::box).toList());
+            }
+        };
+    }
+
+    @Override
+    public String title(Sheet before) {
+        return Titles.of("Align " + line.name().toLowerCase(Locale.ROOT), before, panels);
+    }
+}

@@ -1,0 +1,10 @@
+package plainlantern.editing;
+
+import plainlantern.geometry.BadInput;
+
+/** An edit would lose something and has to be agreed to first: sent again with {@code agreed}, it is made. */
+public class AskFirst extends BadInput {
+    public AskFirst(String message) {
+        super(message);
+    }
+}

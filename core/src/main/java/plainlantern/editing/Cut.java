@@ -1,0 +1,77 @@
+package plainlantern.editing;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import plainlantern.arranging.Cutting;
+import plainlantern.fitting.Refit;
+import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Path;
+import plainlantern.geometry.Point;
+import plainlantern.geometry.Typed;
+import plainlantern.sheet.Element;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Sheet;
+
+/**
+ * Divides panels by a straight line. Both sides keep what the panel shows, in place.
+ *
+ * @param gap    mm between the sides
+ * @param panels the panels to divide; empty means all that the way from (x1, y1) to (x2, y2) crosses
+ */
+@JsonTypeName("cut")
+public record Cut(double x1, double y1, double x2, double y2, @Typed.Length double gap, List<String> panels) implements Edit {
+    private static final double SHORTEST = 0.5;
+
+    public Cut {
+        panels = panels == null ? List.of() : List.copyOf(panels);
+        BadInput.unless(gap >= 0, "gap", "A gap cannot be negative.");
+        BadInput.unless(gap <= 500, "gap", "A gap is at most 500 mm wide.");
+        BadInput.unless(Math.hypot(x2 - x1, y2 - y1) >= SHORTEST, "cut", "Draw a longer line to cut with.");
+    }
+
+    @Override
+    public Sheet apply(Sheet before) {
+        Point a = new Point(x1, y1);
+        Point b = new Point(x2, y2);
+        Set<String> wanted = new HashSet<>(panels);
+        if (!panels.isEmpty()) before.free(panels);
+        List<Element> next = new ArrayList<>();
+        Sheet named = before;
+        int lastId = before.lastId();
+        int cut = 0;
+        for (Element element : before.elements()) {
+            Optional<List<Path>> halves = Optional.empty();
+            if (element instanceof Panel panel && !panel.locked() && !panel.hidden() && (wanted.isEmpty() || wanted.contains(panel.id())) && Cutting.crosses(panel, a, b)) {
+                halves = Cutting.halves(panel, a, b, gap);
+            }
+            if (halves.isEmpty()) {
+                next.add(element);
+                continue;
+            }
+            Panel panel = (Panel) element;
+            cut++;
+            lastId++;
+            next.add(Refit.shaped(before, panel, halves.get().get(0)));
+            Panel other = Refit.shaped(before, panel, halves.get().get(1)).copied("p" + lastId, Titles.next(named, panel.name())).grouped(panel.group());
+            next.add(other);
+            named = named.with(List.copyOf(append(named.elements(), other)), lastId);
+        }
+        BadInput.unless(cut > 0, "cut", panels.isEmpty() ? "The line crosses no panel, or leaves nothing on one side." : "The line does not divide the selected panels.");
+        return before.with(next, lastId);
+    }
+
+    private static List<Element> append(List<Element> elements, Element more) {
+        List<Element> all = new ArrayList<>(elements);
+        all.add(more);
+        return all;
+    }
+
+    @Override
+    public String title(Sheet before) {
+        return "Cut";
+    }
+}

@@ -1,0 +1,54 @@
+package plainlantern.editing;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Point;
+import plainlantern.sheet.Content;
+import plainlantern.sheet.Element;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Picture;
+import plainlantern.sheet.Sheet;
+
+/**
+ * Puts copied panels, perhaps from another sheet, in front of all others, with the pictures they show. The caller vouches that the
+ * pictures belong to the sheet's owner.
+ *
+ * @param dx mm by which the copies are moved
+ * @param dy likewise
+ */
+@JsonTypeName("paste")
+public record Paste(List<Panel> panels, List<Picture> pictures, double dx, double dy) implements Edit {
+    public Paste {
+        panels = panels == null ? List.of() : List.copyOf(panels);
+        pictures = pictures == null ? List.of() : List.copyOf(pictures);
+    }
+
+    @Override
+    public Sheet apply(Sheet before) {
+        BadInput.unless(!panels.isEmpty(), "panels", "Nothing was copied yet.");
+        Sheet shelved = new ShelvePictures(pictures).apply(before);
+        for (Panel panel : panels) {
+            for (Content content : panel.content()) if (content instanceof Content.OwnPicture own) shelved.picture(own.picture());
+        }
+        List<Element> next = new ArrayList<>(before.elements());
+        Map<String, String> groups = new HashMap<>();
+        int lastId = before.lastId();
+        for (Panel panel : panels) {
+            lastId++;
+            int number = lastId;
+            String group = panel.group().isEmpty() ? "" : groups.computeIfAbsent(panel.group(), g -> "g" + number);
+            next.add(panel.copied("p" + lastId, panel.name()).grouped(group)
+                    .withSeat(panel.seat().at(panel.seat().centre().plus(new Point(dx, dy)))));
+        }
+        return shelved.with(next, lastId);
+    }
+
+    @Override
+    public String title(Sheet before) {
+        return panels.size() == 1 ? "Paste: " + panels.get(0).name() : "Paste: " + panels.size() + " panels";
+    }
+}

@@ -1,0 +1,33 @@
+package plainlantern.editing;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.List;
+import plainlantern.fitting.Refit;
+import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Point;
+import plainlantern.geometry.Typed;
+import plainlantern.sheet.Sheet;
+
+/**
+ * Pulls a handle of a panel's form to a place in the panel's own frame, mm.
+ *
+ * @param alone whether only the number of that very handle changes, where several share one
+ */
+@JsonTypeName("pull-outline")
+public record PullOutline(String panel, String grip, double x, double y, @Typed.Switch boolean alone) implements Edit {
+    @Override
+    public Sheet apply(Sheet before) {
+        return before.moving(List.of(panel), p -> {
+            double width = p.seat().width();
+            double height = p.seat().height();
+            boolean there = p.outline().grips(width, height).stream().anyMatch(g -> g.name().equals(grip));
+            BadInput.unless(there, "outline", "This form has no such handle.");
+            return Refit.reformed(before, p.withOutline(p.outline().pulled(grip, new Point(x, y), alone, width, height)));
+        });
+    }
+
+    @Override
+    public String title(Sheet before) {
+        return Titles.of("Change form", before, List.of(panel));
+    }
+}

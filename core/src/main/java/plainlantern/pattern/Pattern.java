@@ -1,0 +1,48 @@
+package plainlantern.pattern;
+
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.List;
+import java.util.Locale;
+import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Box;
+
+/**
+ * A generator of panels. Records that implement it say with {@link plainlantern.geometry.Asked} what a person is asked for; the
+ * bench builds its fields from that. The same numbers give the same pieces for ever: chance comes from {@link java.util.Random},
+ * whose sequence its documentation fixes, and a seed.
+ */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+public sealed interface Pattern permits EvenGrid, Polyptych, RunningBond, Honeycomb, Rosette, Interlock, Shards, Scatter, JustifiedRows, StepAndRepeat {
+    /** More pieces than this no pattern makes. */
+    int MOST = 2000;
+    /** Thinner than this (mm) nothing can be grabbed or printed. */
+    double THINNEST = 0.1;
+    /** One of each kind, in the order of the gallery. */
+    List<Class<? extends Pattern>> KINDS = List.of(EvenGrid.class, Polyptych.class, RunningBond.class, Honeycomb.class, Rosette.class, Interlock.class,
+            Shards.class, Scatter.class, JustifiedRows.class, StepAndRepeat.class);
+
+    /**
+     * The pieces, in the pattern's order; throws {@link BadInput} naming the number that leaves no room.
+     *
+     * @param aspects width / height of each picture on the shelf, for patterns that follow pictures
+     */
+    List<Piece> pieces(Box area, List<Double> aspects);
+
+    /** The pattern's name as people read it. */
+    String label();
+
+    /** One sentence on the pieces just made. */
+    default String says(Box area, List<Piece> pieces) {
+        return pieces.size() == 1 ? "One panel." : pieces.size() + " panels.";
+    }
+
+    /** Refuses more pieces than a sheet holds. */
+    static void few(long count, String field) {
+        BadInput.unless(count <= MOST, field, "That makes " + count + " panels; a sheet holds " + MOST + ".");
+    }
+
+    /** Refuses a size that is too thin to be a panel. */
+    static void room(boolean enough, String field, String what, double most) {
+        BadInput.unless(enough, field, String.format(Locale.ROOT, "These gaps leave no room for %s. At most %.2f mm fits.", what, Math.max(0, most)));
+    }
+}

@@ -1,0 +1,69 @@
+package plainlantern.studio.board;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.http.MediaType;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import plainlantern.arranging.Seams;
+import plainlantern.arranging.Snaps;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Sheet;
+import plainlantern.studio.account.Member;
+import plainlantern.studio.sheets.Sheets;
+
+/** What the Arrange stage asks before it changes anything: forms of patterns, what catches a drag, seams, copies. */
+@Controller
+@RequestMapping("/sheets/{id}")
+public class ArrangeController {
+    private final Sheets sheets;
+    private final Answers answers;
+
+    ArrangeController(Sheets sheets, Answers answers) {
+        this.sheets = sheets;
+        this.answers = answers;
+    }
+
+    /** The form for a pattern; the kind "again" means the pattern that the selection came from. */
+    @GetMapping(path = "/patterns/{kind}", produces = MediaType.TEXT_HTML_VALUE)
+    @ResponseBody
+    String form(@AuthenticationPrincipal Member member, @PathVariable UUID id, @PathVariable String kind, @RequestParam(defaultValue = "") List<String> selected) {
+        return answers.pattern(PatternForm.of(sheet(member, id), kind, selected));
+    }
+
+    /** What catches the panels {@code moving} while they are dragged. */
+    @GetMapping("/snaps")
+    @ResponseBody
+    Snaps snaps(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam(defaultValue = "") List<String> moving) {
+        return Snaps.of(sheet(member, id), moving);
+    }
+
+    @GetMapping("/seams")
+    @ResponseBody
+    List<Seams.Seam> seams(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+        return Seams.of(sheet(member, id));
+    }
+
+    /** Panels as they are, with the pictures they show, to be pasted here or on another sheet. */
+    @GetMapping("/copy")
+    @ResponseBody
+    Map<String, Object> copy(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam List<String> panels) {
+        Sheet sheet = sheet(member, id);
+        List<Panel> copied = sheet.panels(panels);
+        Set<String> shown = new HashSet<>();
+        for (Panel panel : copied) panel.picture().ifPresent(own -> shown.add(own.picture()));
+        return Map.of("panels", copied, "pictures", sheet.shelf().stream().filter(p -> shown.contains(p.id())).toList());
+    }
+
+    private Sheet sheet(Member member, UUID id) {
+        return sheets.open(id, member.id()).sheet();
+    }
+}

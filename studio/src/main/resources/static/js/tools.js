@@ -1,0 +1,25 @@
+// What the pointer holds instead of panels: a knife, the frame of an area, a pattern's cells. Only one at a time.
+import { changed, watch } from "./sheet.js";
+import { extra } from "./marks.js";
+
+const well = document.getElementById("well");
+
+/** The tool that is held; its name is empty when none is. */
+export const tool = { name: "", press: null };
+
+export function hold(next) {
+  Object.assign(tool, { release: null, cursor: "" }, next);
+  well.dataset.tool = tool.cursor || "";
+  changed("tool");
+}
+
+export function release() {
+  if (!tool.name) return false;
+  const { release: after } = tool;
+  hold({ name: "", press: null });
+  extra();
+  after?.();
+  return true;
+}
+
+watch((what) => what === "stage" && release());
