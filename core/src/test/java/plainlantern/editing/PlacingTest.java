@@ -1,0 +1,324 @@
+package plainlantern.editing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+import static plainlantern.Sheets.DAWN;
+import static plainlantern.Sheets.TALL;
+import static plainlantern.Sheets.after;
+
+import java.util.List;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import plainlantern.arranging.Axis;
+import plainlantern.arranging.Seams;
+import plainlantern.arranging.Snaps;
+import plainlantern.arranging.Units;
+import plainlantern.geometry.Affine;
+import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Box;
+import plainlantern.geometry.Point;
+import plainlantern.geometry.Polygons;
+import plainlantern.geometry.Unit;
+import plainlantern.outline.FreeForm;
+import plainlantern.outline.RegularPolygon;
+import plainlantern.scene.Scene;
+import plainlantern.sheet.Element;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Sheet;
+
+/** Placing panels: patterns laid and laid again, cuts, seams, corners, lining up, spacing, groups, the sheet's own numbers. */
+class PlacingTest {
+    private static final Sheet EMPTY = new ShelvePictures(List.of(DAWN, TALL)).apply(Sheet.empty("Open day", Unit.MM, 400, 300, 300));
+    private static final String GRID = "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':2,'columns':3,'gapAcross':6,'gapDown':6},'margins':{'top':15,'right':15,'bottom':15,'left':15}}";
+    private static final String FILL = "{'kind':'fill','panels':['p1','p2','p3','p4','p5','p6'],'picture':'" + DAWN.id() + "'}";
+
+    private static Sheet grid() {
+        return after(EMPTY, GRID, FILL);
+    }
+
+    private static Sheet one(String outline, String seat) {
+        return after(EMPTY, "{'kind':'add-panel','outline':" + outline + "}", "{'kind':'seat-panels','panels':['p1']," + seat + "}",
+                "{'kind':'fill','panels':['p1'],'picture':'" + DAWN.id() + "'}", "{'kind':'zoom-picture','panels':['p1'],'zoom':140}");
+    }
+
+    private static Affine pixels(Sheet sheet, String panel) {
+        return ((Scene.PictureItem) Scene.items(sheet, sheet.panel(panel)).get(0)).pixelsToSheet();
+    }
+
+    private static void same(Affine one, Affine other) {
+        for (Point p : new Point[] {Point.ORIGIN, new Point(6000, 0), new Point(0, 4000)}) assertThat(one.apply(p).distance(other.apply(p))).isLessThan(1e-6);
+    }
+
+    private static Box box(Sheet sheet, String panel) {
+        return sheet.panel(panel).boundsOnSheet();
+    }
+
+    /** The same pattern with other numbers: what was moved goes back, content and forms chosen by hand stay, the surplus asks first. */
+    @Test
+    void aPatternIsLaidAgainWithOtherNumbers() {
+        Sheet moved = after(grid(), "{'kind':'move-panels','panels':['p2'],'dx':50,'dy':9}", "{'kind':'set-outline','panels':['p3'],'outline':{'kind':'ellipse'}}");
+        String again = "{'kind':'lay-out','where':'again','panels':['p5'],'pattern':{'kind':'even-grid','rows':2,'columns':%d,'gapAcross':'1 cm','gapDown':6}%s}";
+        Sheet wide = after(moved, String.format(again, 4, ""));
+        assertThat(wide.panels()).hasSize(8);
+        assertThat(box(wide, "p2").x() - box(wide, "p1").right()).isCloseTo(10, within(1e-9));
+        assertThat(wide.panel("p3").outline().label()).isEqualTo("ellipse");
+        assertThat(wide.panel("p6").picture()).isPresent();
+        assertThat(wide.layouts()).hasSize(1);
+        assertThatThrownBy(() -> after(moved, String.format(again, 2, ""))).isInstanceOf(AskFirst.class).hasMessageContaining("2 filled panels").hasMessageContaining("Panel 5");
+        Sheet less = after(moved, String.format(again, 2, ",'agreed':true"));
+        assertThat(less.panels()).hasSize(4);
+        Sheet comb = after(wide, "{'kind':'lay-out','where':'again','panels':['p1'],'pattern':{'kind':'honeycomb','rows':2,'columns':4,'gap':3}}");
+        assertThat(comb.panel("p1").outline()).isInstanceOf(RegularPolygon.class);
+        assertThat(comb.panel("p3").outline().label()).isEqualTo("ellipse");
+        assertThat(comb.panel("p6").picture()).isPresent();
+    }
+
+    /** Into a panel, turned and round as it is: pieces keep to its form and turn; on top: what is there stays; locked ones stay too. */
+    @Test
+    void aPatternFillsAPanelOrComesOnTop() {
+        Sheet round = one("{'kind':'ellipse'}", "'left':50,'top':50,'width':120,'height':90,'turn':30");
+        Sheet inside = after(round, "{'kind':'lay-out','where':'inside','panels':['p1'],'pattern':{'kind':'even-grid','rows':3,'columns':3,'gapAcross':2,'gapDown':2}}");
+        assertThat(inside.panels()).hasSize(9).allMatch(p -> p.seat().turn() == 30);
+        double whole = Polygons.area(round.panel("p1").pathOnSheet());
+        for (Panel p : inside.panels()) {
+            assertThat(Polygons.sharedArea(p.pathOnSheet(), round.panel("p1").pathOnSheet())).isCloseTo(Polygons.area(p.pathOnSheet()), within(1e-3));
+        }
+        // Two gaps of 2 mm across the ellipse each way are missing, and where they cross is missing once.
+        double gaps = 2 * 2 * 90 * Math.sqrt(1 - 1 / 9.0) + 2 * 2 * 120 * Math.sqrt(1 - 1 / 9.0) - 4 * 4;
+        assertThat(inside.panels().stream().mapToDouble(p -> Polygons.area(p.pathOnSheet())).sum()).isCloseTo(whole - gaps, within(whole * 0.002));
+        Sheet both = after(grid(), "{'kind':'lay-out','where':'add','area':{'x':10,'y':10,'width':100,'height':80},'pattern':{'kind':'even-grid','rows':1,'columns':2,'gapAcross':4,'gapDown':0}}");
+        assertThat(both.panels()).hasSize(8);
+        assertThat(both.layouts()).hasSize(2);
+        Sheet locked = after(grid(), "{'kind':'traits','panels':['p1'],'locked':true}", GRID.replace("'columns':3", "'columns':1").replace("}}", "},'agreed':true}"));
+        assertThat(locked.panels()).hasSize(3);
+        assertThat(locked.panel("p1")).isEqualTo(after(grid(), "{'kind':'traits','panels':['p1'],'locked':true}").panel("p1"));
+    }
+
+    @Test
+    void justifiedRowsBringTheirPictures() {
+        Sheet rows = after(EMPTY, "{'kind':'lay-out','where':'replace','pattern':{'kind':'justified-rows','rows':1,'gap':5,'pictures':true}}");
+        assertThat(rows.panels()).extracting(p -> p.picture().orElseThrow().picture()).containsExactly(DAWN.id(), TALL.id());
+        assertThatThrownBy(() -> after(Sheet.empty("s", Unit.MM, 100, 100, 300), "{'kind':'lay-out','where':'replace','pattern':{'kind':'justified-rows','rows':1,'gap':5}}"))
+                .isInstanceOf(BadInput.class).hasMessageContaining("shelf is empty");
+    }
+
+    /** Any form, turned and mirrored or not: both sides keep the picture in place, are the gap apart and, with it, the whole. */
+    @Property(tries = 80)
+    void aCutDividesInPlace(@ForAll @DoubleRange(min = -170, max = 170) double turn, @ForAll @DoubleRange(min = 0, max = 8) double gap,
+                            @ForAll @DoubleRange(min = -30, max = 30) double off, @ForAll boolean mirrored) {
+        for (String outline : List.of("{'kind':'rectangle','topLeft':0,'topRight':0,'bottomRight':0,'bottomLeft':0}", "{'kind':'ellipse'}", "{'kind':'star','points':5,'inner':0.6,'rounding':0}")) {
+            Sheet sheet = one(outline, "'left':120,'top':80,'width':150,'height':110,'turn':" + turn);
+            if (mirrored) sheet = after(sheet, "{'kind':'mirror-panels','panels':['p1'],'axis':'across'}");
+            Sheet cut = after(sheet, "{'kind':'cut','x1':0,'y1':" + (100 + off) + ",'x2':400,'y2':" + (170 - off) + ",'gap':" + gap + "}");
+            assertThat(cut.panels()).extracting(Panel::name).containsExactly("Panel 1", "Panel 2");
+            same(pixels(sheet, "p1"), pixels(cut, "p1"));
+            same(pixels(sheet, "p1"), pixels(cut, "p2"));
+            double missing = Polygons.area(sheet.panel("p1").pathOnSheet()) - cut.panels().stream().mapToDouble(p -> Polygons.area(p.pathOnSheet())).sum();
+            assertThat(missing).isBetween(-2.0, gap * 200 + 2);
+            Point a = new Point(0, 100 + off);
+            Point along = new Point(400, 70 - 2 * off).times(1 / Math.hypot(400, 70 - 2 * off));
+            for (Panel panel : cut.panels()) {
+                for (var ring : panel.pathOnSheet().flattened(4)) {
+                    for (Point p : ring) assertThat(Math.abs((p.x() - a.x()) * along.y() - (p.y() - a.y()) * along.x())).isGreaterThanOrEqualTo(gap / 2 - 1e-6);
+                }
+            }
+        }
+    }
+
+    /** Three lines that cross pairwise inside make seven pieces (lazy caterer's sequence); triangles and gaps are the whole. */
+    @Test
+    void threeCutsMakeATriangleLayout() {
+        Sheet poster = after(EMPTY, "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':1,'columns':1,'gapAcross':0,'gapDown':0},'margins':{'top':0,'right':0,'bottom':0,'left':0}}",
+                "{'kind':'cut','x1':0,'y1':250,'x2':400,'y2':100,'gap':0}", "{'kind':'cut','x1':0,'y1':60,'x2':400,'y2':260,'gap':0}", "{'kind':'cut','x1':100,'y1':0,'x2':220,'y2':300,'gap':0}");
+        assertThat(poster.panels()).hasSize(7);
+        assertThat(poster.panels().stream().mapToDouble(p -> Polygons.area(p.pathOnSheet())).sum()).isCloseTo(120_000, within(1e-6));
+        // Corners that coincide move together, and nothing opens between them.
+        Panel triangle = poster.panels().stream().filter(p -> FreeForm.corners(p.ownPath()).orElseThrow().size() == 3
+                && p.boundsOnSheet().x() > 50 && p.boundsOnSheet().right() < 350 && p.boundsOnSheet().y() > 20 && p.boundsOnSheet().bottom() < 280).findFirst().orElseThrow();
+        Sheet moved = after(poster, "{'kind':'move-corner','panel':'" + triangle.id() + "','corner':0,'dx':4,'dy':-3}");
+        assertThat(moved.panels().stream().mapToDouble(p -> Polygons.area(p.pathOnSheet())).sum()).isCloseTo(120_000, within(1e-6));
+        assertThat(moved.panels().stream().filter(p -> !poster.panels().contains(p))).hasSize(4);
+        Sheet apart = after(poster, "{'kind':'move-corner','panel':'" + triangle.id() + "','corner':0,'dx':4,'dy':-3,'apart':true}");
+        assertThat(apart.panels().stream().filter(p -> !poster.panels().contains(p))).hasSize(1);
+        assertThatThrownBy(() -> after(poster, "{'kind':'move-corner','panel':'" + triangle.id() + "','corner':0,'dx':400,'dy':400}")).isInstanceOf(BadInput.class).hasMessageContaining("fold over");
+        assertThatThrownBy(() -> after(poster, "{'kind':'cut','x1':0,'y1':-20,'x2':400,'y2':-20,'gap':0}")).hasMessageContaining("crosses no panel");
+    }
+
+    /** A grid has one seam for each gap line; moved, both banks follow, the gap stays, and what is not along it stays. */
+    @Test
+    void aSeamMovesBothSides() {
+        Sheet grid = grid();
+        List<Seams.Seam> seams = Seams.of(grid);
+        assertThat(seams).hasSize(3).allMatch(s -> Math.abs(s.gap() - 6) < 1e-9);
+        Seams.Seam first = seams.stream().filter(s -> Math.abs(s.from().x() - s.to().x()) < 1e-9).min((a, b) -> Double.compare(a.from().x(), b.from().x())).orElseThrow();
+        assertThat(first.sides()).hasSize(4);
+        Sheet moved = new MoveSeam(first.sides(), 12.5, 40).apply(grid);
+        assertThat(box(moved, "p1").right()).isCloseTo(box(grid, "p1").right() + 12.5, within(1e-9));
+        assertThat(box(moved, "p5").x() - box(moved, "p4").right()).isCloseTo(6, within(1e-9));
+        assertThat(box(moved, "p5").right()).isCloseTo(box(grid, "p5").right(), within(1e-9));
+        assertThat(moved.panel("p3")).isEqualTo(grid.panel("p3"));
+        assertThat(Seams.of(moved)).hasSize(3);
+        assertThatThrownBy(() -> new MoveSeam(first.sides(), -300, 0).apply(grid)).isInstanceOf(BadInput.class).hasMessageContaining("vanish");
+    }
+
+    /** The leaning divider of a triptych moves square to itself: gap, lean and the outer sides stay. */
+    @Test
+    void aLeaningSeamMovesToo() {
+        Sheet triptych = after(EMPTY, "{'kind':'lay-out','where':'replace','pattern':{'kind':'polyptych','weights':'1:2:1','gap':6,'lean':8,'mirrored':true}}");
+        List<Seams.Seam> seams = Seams.of(triptych);
+        assertThat(seams).hasSize(2).allMatch(s -> Math.abs(s.gap() - 6) < 1e-9 && s.sides().size() == 2);
+        Seams.Seam seam = seams.get(0);
+        Point way = seam.to().minus(seam.from());
+        Point square = new Point(-way.y(), way.x()).times(10 / Math.hypot(way.x(), way.y()));
+        Sheet moved = new MoveSeam(seam.sides(), square.x(), square.y()).apply(triptych);
+        double before = triptych.panels().stream().mapToDouble(p -> Polygons.area(p.pathOnSheet())).sum();
+        assertThat(moved.panels().stream().mapToDouble(p -> Polygons.area(p.pathOnSheet())).sum()).isCloseTo(before, within(1e-6));
+        assertThat(Seams.of(moved).get(0).gap()).isCloseTo(6, within(1e-9));
+        assertThat(around(moved)).isEqualTo(around(triptych));
+    }
+
+    private static Box around(Sheet sheet) {
+        Box box = Units.box(sheet.panels());
+        return new Box(Math.rint(box.x() * 1e6) / 1e6, Math.rint(box.y() * 1e6) / 1e6, Math.rint(box.width() * 1e6) / 1e6, Math.rint(box.height() * 1e6) / 1e6);
+    }
+
+    /** Panels of 20, 30 and 50 mm at 0, 100 and 300 mm from the left. */
+    private static Sheet three() {
+        Sheet now = EMPTY;
+        String[] seats = {"'left':0,'top':10,'width':20,'height':20", "'left':100,'top':40,'width':30,'height':30", "'left':300,'top':90,'width':50,'height':50"};
+        for (int i = 0; i < 3; i++) {
+            now = after(now, "{'kind':'add-panel','outline':{'kind':'rectangle','topLeft':0,'topRight':0,'bottomRight':0,'bottomLeft':0}}", "{'kind':'seat-panels','panels':['p" + (i + 1) + "']," + seats[i] + "}");
+        }
+        return now;
+    }
+
+    private static String edit(String kind, String rest) {
+        return "{'kind':'" + kind + "','panels':['p1','p2','p3']," + rest + "}";
+    }
+
+    @Test
+    void panelsLineUp() {
+        assertThat(box(after(three(), edit("align", "'line':'right','to':'selection'")), "p1").right()).isCloseTo(350, within(1e-9));
+        assertThat(box(after(three(), edit("align", "'line':'middle','to':'sheet'")), "p3").centre().y()).isCloseTo(150, within(1e-9));
+        assertThat(box(after(three(), edit("align", "'line':'left','to':'margins'")), "p2").x()).isCloseTo(15, within(1e-9));
+        Sheet key = after(three(), edit("align", "'line':'top','to':'key','key':'p2'"));
+        assertThat(List.of(box(key, "p1").y(), box(key, "p2").y(), box(key, "p3").y())).containsExactly(40.0, 40.0, 40.0);
+        assertThatThrownBy(() -> after(three(), "{'kind':'align','panels':['p1'],'line':'left','to':'selection'}")).hasMessageContaining("Select two panels");
+        // A group keeps its inner distances.
+        Sheet grouped = after(three(), "{'kind':'group','panels':['p1','p2'],'together':true}", edit("align", "'line':'right','to':'sheet'"));
+        assertThat(box(grouped, "p2").right()).isCloseTo(400, within(1e-9));
+        assertThat(box(grouped, "p2").x() - box(grouped, "p1").right()).isCloseTo(80, within(1e-9));
+    }
+
+    @Test
+    void panelsAreSpacedEvenly() {
+        Sheet middles = after(three(), edit("space", "'how':'middles-across'"));
+        assertThat(box(middles, "p2").centre().x()).isCloseTo((10 + 325) / 2.0, within(1e-9));
+        Sheet shared = after(three(), edit("space", "'how':'gaps-across'"));
+        assertThat(box(shared, "p2").x()).isCloseTo(20 + 125, within(1e-9));
+        Sheet typed = after(three(), edit("space", "'how':'gaps-down','gap':'1 cm'"));
+        assertThat(List.of(box(typed, "p1").y(), box(typed, "p2").y(), box(typed, "p3").y())).containsExactly(10.0, 40.0, 80.0);
+        Sheet packed = after(three(), edit("space", "'how':'pack','gap':4"));
+        assertThat(List.of(box(packed, "p1").x(), box(packed, "p2").x(), box(packed, "p3").x())).containsExactly(0.0, 24.0, 58.0);
+        assertThat(box(packed, "p3").y()).isCloseTo(10, within(1e-9));
+        assertThatThrownBy(() -> after(three(), "{'kind':'space','panels':['p1','p2'],'how':'gaps-across'}")).hasMessageContaining("three panels");
+    }
+
+    /** Mirrored or swapped twice, turned there and back, raised and lowered: as before. */
+    @ParameterizedTest
+    @ValueSource(strings = {"'mirror-panels','panels':['p1','p2'],'axis':'across'} | {'kind':'mirror-panels','panels':['p1','p2'],'axis':'across'",
+        "'mirror-panels','panels':['p1','p2'],'axis':'down'} | {'kind':'mirror-panels','panels':['p1','p2'],'axis':'down'", "'swap-seats','one':'p1','other':'p3'} | {'kind':'swap-seats','one':'p1','other':'p3'",
+        "'turn-panels','panels':['p1','p2'],'by':90} | {'kind':'turn-panels','panels':['p1','p2'],'by':-90", "'raise','panels':['p1','p2'],'to':'forward'} | {'kind':'raise','panels':['p1','p2'],'to':'backward'",
+        "'raise','panels':['p1'],'to':'front'} | {'kind':'raise','panels':['p1'],'to':'bottom'", "'traits','panels':['p1'],'locked':true,'hidden':true} | {'kind':'traits','panels':['p1'],'locked':false,'hidden':false"})
+    void thereAndBack(String edits) {
+        Sheet grid = after(grid(), "{'kind':'turn-panels','panels':['p1'],'by':20}");
+        String[] both = ("{'kind':" + edits + "}").split(" \\| ");
+        Sheet there = after(grid, both[0]);
+        Sheet back = after(there, both[1]);
+        assertThat(there).isNotEqualTo(grid);
+        assertThat(back.elements()).extracting(Element::id).containsExactlyElementsOf(grid.elements().stream().map(Element::id).toList());
+        for (Panel panel : grid.panels()) {
+            assertThat(back.panel(panel.id()).seat().centre().distance(panel.seat().centre())).isLessThan(1e-9);
+            assertThat(back.panel(panel.id()).seat().turn()).isCloseTo(panel.seat().turn(), within(1e-9));
+            assertThat(back.panel(panel.id()).seat().mirrored()).isEqualTo(panel.seat().mirrored());
+        }
+    }
+
+    @Test
+    void lockedPanelsStayAndHiddenOnesAreNotPainted() {
+        Sheet locked = after(grid(), "{'kind':'traits','panels':['p1'],'locked':true}");
+        Sheet moved = after(locked, "{'kind':'move-panels','panels':['p1','p2'],'dx':5,'dy':0}", "{'kind':'turn-panels','panels':['p1','p2'],'by':10}", "{'kind':'remove','panels':['p1','p3']}");
+        assertThat(moved.panel("p1")).isEqualTo(locked.panel("p1"));
+        assertThat(moved.panels()).hasSize(5);
+        assertThatThrownBy(() -> after(locked, "{'kind':'remove','panels':['p1']}")).isInstanceOf(BadInput.class).hasMessageContaining("Unlock it first");
+        Sheet hidden = after(grid(), "{'kind':'traits','panels':['p2'],'hidden':true}");
+        assertThat(Scene.of(hidden).items()).hasSize(5).noneMatch(i -> i.element().equals("p2"));
+    }
+
+    /** With the modifier the picture stays on the sheet while its panel is sized, turned panels too. */
+    @Property(tries = 40)
+    void aStillPictureStaysOnTheSheet(@ForAll @DoubleRange(min = -170, max = 170) double turn, @ForAll @DoubleRange(min = 40, max = 100) double width) {
+        Sheet sheet = one("{'kind':'ellipse'}", "'left':120,'top':80,'width':100,'height':80,'turn':" + turn);
+        Sheet sized = after(sheet, "{'kind':'resize-panels','panels':['p1'],'width':" + width + ",'height':60,'anchorX':-1,'anchorY':1,'still':true}");
+        same(pixels(sheet, "p1"), pixels(sized, "p1"));
+    }
+
+    @Test
+    void copiesInSteps() {
+        Sheet copies = after(three(), "{'kind':'group','panels':['p1','p2'],'together':true}", "{'kind':'duplicate','panels':['p1','p2'],'dx':'1 cm','dy':5,'copies':'3'}");
+        assertThat(copies.panels()).hasSize(9);
+        assertThat(box(copies, "p10").x()).isCloseTo(130, within(1e-9));
+        assertThat(copies.panels().stream().map(Panel::group).filter(g -> !g.isEmpty()).distinct()).hasSize(4);
+        assertThatThrownBy(() -> after(three(), "{'kind':'duplicate','panels':['p1'],'dx':1,'dy':1,'copies':'2.5'}")).isInstanceOf(BadInput.class);
+        Sheet pasted = new Paste(grid().panels().subList(0, 2), List.of(DAWN), 7, 0).apply(Sheet.empty("Other", Unit.MM, 200, 100, 300));
+        assertThat(pasted.panels()).hasSize(2);
+        assertThat(box(pasted, "p1").x()).isCloseTo(22, within(1e-9));
+        assertThat(pasted.panel("p2").picture()).isPresent();
+    }
+
+    @Test
+    void theSheetIsSetUpAnewAndItsPanelsFollowOrStay() {
+        String size = "{'kind':'set-up-sheet','width':'800','height':'600','panels':'%s'}";
+        assertThat(box(after(grid(), String.format(size, "leave")), "p1")).isEqualTo(box(grid(), "p1"));
+        Sheet scaled = after(grid(), String.format(size, "scale"));
+        assertThat(box(scaled, "p6").right()).isCloseTo(770, within(1e-9));
+        assertThat(scaled.margins().left()).isCloseTo(30, within(1e-9));
+        Sheet again = after(grid(), String.format(size, "again"));
+        assertThat(box(again, "p6").right()).isCloseTo(785, within(1e-9));
+        assertThat(box(again, "p2").x() - box(again, "p1").right()).isCloseTo(6, within(1e-9));
+        // On a sheet in pixels another ppi keeps the pixels: 225 px at 300 ppi are 3/4 in, at 150 ppi one and a half.
+        Sheet screen = after(Sheet.empty("Card", Unit.PX, 254, 127, 300), "{'kind':'add-panel','outline':{'kind':'ellipse'}}", "{'kind':'seat-panels','panels':['p1'],'width':'225','height':'225'}");
+        assertThat(screen.panel("p1").seat().width()).isCloseTo(19.05, within(1e-9));
+        assertThat(after(screen, "{'kind':'set-up-sheet','ppi':'150'}").panel("p1").seat().width()).isCloseTo(38.1, within(1e-9));
+        assertThatThrownBy(() -> after(grid(), "{'kind':'set-up-sheet','left':'500'}")).isInstanceOfSatisfying(BadInput.class, e -> assertThat(e.field()).isEqualTo("left"));
+        assertThatThrownBy(() -> after(grid(), "{'kind':'set-up-sheet','width':'0'}")).isInstanceOfSatisfying(BadInput.class, e -> assertThat(e.field()).isEqualTo("width"));
+    }
+
+    /** What catches: sides and middles of others, margins, columns, guides; and the place at which two gaps are equal. */
+    @Test
+    void whatCatchesADrag() {
+        Sheet sheet = after(three(), "{'kind':'set-guides','columns':2,'gutter':10,'own':[{'upright':true,'at':77}]}");
+        Snaps snaps = Snaps.of(sheet, List.of("p3"));
+        List<Double> across = snaps.lines().stream().filter(l -> l.axis() == Axis.ACROSS).map(l -> Math.rint(l.at() * 1e6) / 1e6).toList();
+        assertThat(across).contains(0.0, 20.0, 10.0, 100.0, 130.0, 115.0, 15.0, 385.0, 195.0, 205.0, 77.0, 200.0, 400.0, -3.0, 403.0).doesNotContain(300.0);
+        Sheet row = after(three(), edit("align", "'line':'top','to':'sheet'"));
+        List<Snaps.Even> evens = Snaps.of(row, List.of("p3")).evens();
+        assertThat(evens).anyMatch(e -> e.axis() == Axis.ACROSS && Math.abs(e.gap() - 80) < 1e-9 && Math.abs(e.start() - 210) < 1e-9);
+        assertThat(evens).anyMatch(e -> e.axis() == Axis.ACROSS && Math.abs(e.gap() - 15) < 1e-9 && Math.abs(e.start() - 35) < 1e-9);
+        assertThatThrownBy(() -> after(three(), "{'kind':'set-guides','columns':50,'gutter':'2 cm'}")).isInstanceOfSatisfying(BadInput.class, e -> assertThat(e.field()).isEqualTo("gutter"));
+        assertThat(Snaps.of(after(sheet, "{'kind':'set-guides','snap':'PANELS'}"), List.of("p3")).evens()).isEmpty();
+    }
+
+    @Test
+    void formsArePulledByTheirHandles() {
+        Sheet sheet = one("{'kind':'rectangle','topLeft':0,'topRight':0,'bottomRight':0,'bottomLeft':0}", "'left':0,'top':0,'width':100,'height':60");
+        assertThat(after(sheet, "{'kind':'pull-outline','panel':'p1','grip':'top-left','x':-40,'y':-20}").panel("p1").outline().toString()).contains("topLeft=10.0").contains("bottomRight=10.0");
+        assertThat(after(sheet, "{'kind':'pull-outline','panel':'p1','grip':'top-left','x':-40,'y':-20,'alone':true}").panel("p1").outline().toString()).contains("bottomRight=0.0");
+        assertThatThrownBy(() -> after(sheet, "{'kind':'pull-outline','panel':'p1','grip':'inner','x':0,'y':0}")).isInstanceOf(BadInput.class);
+    }
+}
