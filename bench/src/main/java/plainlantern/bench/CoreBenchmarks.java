@@ -53,7 +53,7 @@ public class CoreBenchmarks {
     public void make() {
         Picture picture = new Picture("a".repeat(64), "Dawn", 6000, 4000);
         Sheet empty = new ShelvePictures(List.of(picture)).apply(Sheet.empty("Bench", Unit.MM, 420, 297, 300));
-        Sheet grid = LayOut.replacing(new EvenGrid(panels / 10.0, 10, 1, 1), new Margins(5, 5, 5, 5)).apply(empty);
+        Sheet grid = LayOut.replacing(new EvenGrid(panels / 10, 10, 1, 1), new Margins(5, 5, 5, 5)).apply(empty);
         ids = new ArrayList<>(grid.elements().stream().map(Element::id).toList());
         sheet = new FillPanels(ids, picture.id()).apply(grid);
         json = SheetJson.write(sheet);

@@ -35,7 +35,7 @@ public final class ServerBench {
     public static void main(String[] args) throws Exception {
         ServerBench bench = new ServerBench(args[0]);
         bench.signUp();
-        for (int panels : new int[] {10, 50, 200, 1000}) bench.sheet(panels);
+        for (int panels : new int[] {10, 50, 200, 300, 1000}) bench.sheet(panels);
         bench.pictures(Path.of(args[1]));
     }
 
@@ -66,9 +66,27 @@ public final class ServerBench {
         double[] both = new double[20];
         for (int i = 0; i < both.length; i++) both[i] = edit(id, "{\"kind\":\"move-panels\",\"panels\":" + all + "],\"dx\":" + (i % 2 * 2 - 1) + ",\"dy\":0}");
         row("edit all " + panels + " panels", both);
+        if (panels == 300) patterns(id);
         double[] opens = new double[20];
         for (int i = 0; i < opens.length; i++) opens[i] = timed(() -> get("/sheets/" + id + "?stage=arrange"));
         row("open the page of " + panels + " panels", opens);
+    }
+
+    /** The live preview of a pattern of 300 pieces, and what a drag asks first. */
+    private void patterns(String id) throws Exception {
+        for (String pattern : List.of("'honeycomb','rows':15,'columns':20,'gap':1", "'shards','count':300,'gap':1,'evenness':2,'seed':1",
+                "'scatter','count':300,'smallest':0.5,'proportion':1.4,'turn':20,'coverage':0.8,'seed':1")) {
+            String body = ("{'edit':{'kind':'lay-out','where':'replace','pattern':{'kind':" + pattern + "}},'stage':'arrange','selected':[],'version':0}").replace('\'', '"');
+            double[] times = new double[20];
+            for (int i = 0; i < times.length; i++) times[i] = timed(() -> preview(id, body));
+            row("preview " + pattern.split("'")[1] + " of 300", times);
+        }
+        double[] snaps = new double[20];
+        for (int i = 0; i < snaps.length; i++) snaps[i] = timed(() -> get("/sheets/" + id + "/snaps?moving=p7"));
+        row("what catches one panel of 300", snaps);
+        double[] seams = new double[20];
+        for (int i = 0; i < seams.length; i++) seams[i] = timed(() -> get("/sheets/" + id + "/seams"));
+        row("the seams of 300 panels", seams);
     }
 
     private double move(String id, int i) throws Exception {
@@ -111,6 +129,12 @@ public final class ServerBench {
 
     private double edit(String id, String edit) throws Exception {
         return timed(() -> json("/sheets/" + id + "/edits", "{\"edit\":" + edit + ",\"stage\":\"arrange\",\"selected\":[\"p1\"],\"version\":" + version + "}"));
+    }
+
+    private void preview(String id, String body) throws Exception {
+        HttpResponse<String> answer = http.send(request("/sheets/" + id + "/preview").header("Content-Type", "application/json")
+                .POST(HttpRequest.BodyPublishers.ofString(body)).build(), HttpResponse.BodyHandlers.ofString());
+        if (answer.statusCode() != 200) throw new IOException(answer.body());
     }
 
     /** The version that the last answer named: an edit that knows it gets only what changed. */

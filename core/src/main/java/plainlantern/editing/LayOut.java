@@ -145,9 +145,9 @@ public record LayOut(Pattern pattern, Where where, List<String> panels, Optional
         return framed.with(elements(before, changed, added, gone), lastId).withLayouts(layouts(before, ground, ids, gone));
     }
 
-    /** What of the panels' content would have no place among the pieces, in words. */
-    public Optional<String> lost(Sheet before) {
-        return lost(taken(before), ground(before).pieces(pattern, framed(before)).size());
+    /** What of the panels' content would have no place among so many pieces, in words. */
+    public Optional<String> lost(Sheet before, int places) {
+        return lost(taken(before), places);
     }
 
     private static Optional<String> lost(List<Optional<Panel>> taken, int places) {

@@ -69,9 +69,13 @@ public final class Polygons {
     }
 
     private static Geometry geometry(Path path) {
-        Geometry whole = FACTORY.createPolygon();
-        for (List<Point> ring : path.flattened(CHORDS)) whole = whole.symDifference(polygon(ring).buffer(0));
-        return whole;
+        Geometry whole = null;
+        for (List<Point> ring : path.flattened(CHORDS)) {
+            Polygon drawn = polygon(ring);
+            Geometry sound = drawn.isValid() ? drawn : drawn.buffer(0);
+            whole = whole == null ? sound : whole.symDifference(sound);
+        }
+        return whole == null ? FACTORY.createPolygon() : whole;
     }
 
     private static Polygon polygon(List<Point> ring) {

@@ -2,6 +2,7 @@ package plainlantern.pattern;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
 import plainlantern.geometry.Asked;
@@ -54,15 +55,25 @@ public record Shards(@Typed.Whole @Asked(value = "Shards", first = "12", least =
         List<List<Point>> cells = new ArrayList<>();
         for (Point site : sites) {
             List<Point> cell = Convex.of(area);
-            for (Point other : sites) {
-                if (other == site || cell.isEmpty()) continue;
-                double apart = site.distance(other);
-                Point normal = other.minus(site).times(1 / apart);
-                cell = Convex.clipped(cell, normal, site.plus(other).times(0.5).dot(normal) - gap / 2);
+            // Nearest first: beyond twice the distance of the cell's farthest corner no site can take anything from it.
+            for (Other other : others(site, sites)) {
+                double farthest = cell.stream().mapToDouble(site::distance).max().orElse(0);
+                if (other.apart() - gap > 2 * farthest) break;
+                Point normal = other.site().minus(site).times(1 / other.apart());
+                cell = Convex.clipped(cell, normal, site.plus(other.site()).times(0.5).dot(normal) - gap / 2);
             }
             cells.add(cell);
         }
         return cells;
+    }
+
+    private record Other(Point site, double apart) {}
+
+    private static List<Other> others(Point site, List<Point> sites) {
+        List<Other> others = new ArrayList<>();
+        for (Point other : sites) if (other != site) others.add(new Other(other, site.distance(other)));
+        others.sort(Comparator.comparingDouble(Other::apart));
+        return others;
     }
 
     @Override

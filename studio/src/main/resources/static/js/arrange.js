@@ -117,6 +117,8 @@ bench.addEventListener("change", (event) => {
   edit({ kind: "set-outline", panels: sheet.selected, outline }, event.target);
 });
 
+onBench("[data-forms]", (forms) => forms.querySelector(`[data-form="${forms.dataset.forms}"]`)?.classList.add("on"));
+
 onBench("#copies", (form) => form.addEventListener("submit", (event) => {
   event.preventDefault();
   clearProblems(form);

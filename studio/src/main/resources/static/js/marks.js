@@ -6,8 +6,10 @@ import { svg, seatMatrix, pictureMatrix, matrixText, apply, union } from "./geom
 
 const marks = document.getElementById("marks");
 const tag = document.getElementById("tag");
+const hints = document.getElementById("hints");
 const layers = { guides: svg("g"), stage: svg("g"), extra: svg("g") };
-marks.append(layers.guides, layers.stage, layers.extra);
+hints.append(layers.guides, layers.extra);
+marks.append(layers.stage);
 /** Around a form with corners of its own, the box's handles stand so many pixels off. */
 const ASIDE = 10;
 
@@ -38,20 +40,24 @@ export function redraw() {
   layers.guides.replaceChildren(...(sheet.stage === "arrange" ? [svg("g", { transform: onSheet() }, ...guides())] : []));
   layers.stage.replaceChildren(...parts);
   layers.stage.removeAttribute("transform");
+  marks.style.translate = "";
   layers.extra.replaceChildren(svg("g", { transform: onSheet() }, ...extra.nodes));
   label(chosen);
 }
 
 /** Shifts the drawn marks by mm, while panels are dragged. */
 export function slide(by) {
-  layers.stage.setAttribute("transform", `translate(${by.x * view.scale} ${by.y * view.scale})`);
-  tag.style.translate = `${by.x * view.scale}px ${by.y * view.scale}px`;
+  const step = `${by.x * view.scale}px ${by.y * view.scale}px`;
+  marks.style.translate = step;
+  tag.style.translate = step;
 }
 
-/** Turns the drawn marks about a place in the well, while panels are turned; the tag shows {@code words}. */
-export function swing(by, about, words) {
+/** Turns the drawn marks about a place in the well, while panels that reach so many pixels from it are turned; the tag shows {@code words}. */
+export function swing(by, about, reach, words) {
   layers.stage.setAttribute("transform", `rotate(${by} ${about.x} ${about.y})`);
   tag.lastElementChild.textContent = words;
+  // Clear of the panels, however they are turned.
+  tag.style.transform = `translate(${about.x - tag.offsetWidth / 2}px, ${Math.min(marks.clientHeight - tag.offsetHeight - 6, about.y + reach + 14)}px)`;
 }
 
 /** The frame that handles belong to: a single panel's own, or the upright box of several. */

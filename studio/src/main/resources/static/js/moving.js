@@ -15,21 +15,26 @@ export function move(start, clicked, copying) {
   const chosen = free(sheet.selected);
   if (!chosen.length) return { move() {}, end: (moved) => moved || clicked(), cancel() {} };
   const nodes = chosen.map(group);
-  // All panels together are one picture that slides: nothing has to be painted anew.
-  const whole = !copying && nodes.length === groups().length ? [document.getElementById("panels")] : nodes;
-  const ghosts = copying ? nodes.map((g) => g.parentNode.appendChild(g.cloneNode(true))) : whole;
+  // All panels together are one layer that slides: nothing is painted anew.
+  const layer = document.getElementById("board");
+  const whole = !copying && nodes.length === groups().length;
+  for (const part of whole ? [layer, document.getElementById("marks")] : []) part.classList.add("sliding");
+  const ghosts = copying ? nodes.map((g) => g.parentNode.appendChild(g.cloneNode(true))) : nodes;
   for (const ghost of copying ? ghosts : []) ghost.removeAttribute("data-id");
   const box = boxOf(chosen);
   const catching = catcher(chosen);
   let by = { x: 0, y: 0 };
   const put = (to) => {
     by = to;
-    for (const g of ghosts) g.setAttribute("transform", `translate(${by.x} ${by.y})`);
+    if (whole) layer.style.translate = `${by.x * view.scale}px ${by.y * view.scale}px`;
+    else for (const g of ghosts) g.setAttribute("transform", `translate(${by.x} ${by.y})`);
     if (!copying) slide(by);
   };
   const clear = () => {
     extra();
     for (const g of ghosts) if (copying) g.remove(); else g.removeAttribute("transform");
+    for (const part of document.querySelectorAll(".sliding")) part.classList.remove("sliding");
+    layer.style.translate = "";
     redraw();
   };
   return {
@@ -154,7 +159,7 @@ export function turn(start) {
       if (event.shiftKey) by = Math.round((was + by) / 15) * 15 - was;
       by = ((by + 540) % 360) - 180;
       for (const g of nodes) g.setAttribute("transform", `rotate(${by} ${about.x} ${about.y})`);
-      swing(by, middle, `${(((was + by + 540) % 360) - 180).toFixed(1)}°`);
+      swing(by, middle, Math.hypot(right - left, bottom - top) / 2 * view.scale, `${(((was + by + 540) % 360) - 180).toFixed(1)}°`);
     },
     async end(moved) {
       if (moved && by) await edit({ kind: "turn-panels", panels: chosen, by });

@@ -2,7 +2,7 @@
 import { sheet, changed, groups } from "./sheet.js";
 
 const well = document.getElementById("well");
-const board = document.getElementById("board");
+const boards = document.querySelectorAll(".board");
 const RULER = 18;
 const LEVELS = [["small", 320], ["medium", 1280], ["large", 2560]];
 const DECIMALS = { mm: 2, cm: 3, in: 3, pt: 1, px: 1 };
@@ -53,7 +53,7 @@ export function panBy(dx, dy) {
 
 /** Takes over another size or unit of the sheet. */
 export function reformed() {
-  board.setAttribute("viewBox", `0 0 ${sheet.width} ${sheet.height}`);
+  for (const board of boards) board.setAttribute("viewBox", `0 0 ${sheet.width} ${sheet.height}`);
   const paper = document.getElementById("paper");
   paper.setAttribute("width", sheet.width);
   paper.setAttribute("height", sheet.height);
@@ -62,9 +62,11 @@ export function reformed() {
 }
 
 function show() {
-  board.style.width = `${sheet.width * view.scale}px`;
-  board.style.height = `${sheet.height * view.scale}px`;
-  board.style.transform = `translate(${view.x}px, ${view.y}px)`;
+  for (const { style } of boards) {
+    style.width = `${sheet.width * view.scale}px`;
+    style.height = `${sheet.height * view.scale}px`;
+    style.transform = `translate(${view.x}px, ${view.y}px)`;
+  }
   // 100 % is the sheet's own size on a screen of 96 pixels an inch (CSS Values 4); pixel for pixel on pixel sheets.
   const full = sheet.unit === "px" ? sheet.ppi / 25.4 : 96 / 25.4;
   document.getElementById("zoom-fit").textContent = `${Math.round(view.scale / full * 100)} %`;

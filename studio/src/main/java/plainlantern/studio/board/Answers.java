@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.ITemplateEngine;
@@ -33,6 +34,7 @@ class Answers {
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
 
     private final ITemplateEngine templates;
+    private final Map<String, String> gallery = new ConcurrentHashMap<>();
 
     Answers(ITemplateEngine templates) {
         this.templates = templates;
@@ -77,7 +79,16 @@ class Answers {
     }
 
     String bench(BenchView view) {
-        return templates.process("board/bench", Set.of("bench"), new Context(Locale.ROOT, Map.of("view", view, "stages", Stage.values())));
+        return templates.process("board/bench", Set.of("bench"), new Context(Locale.ROOT, Map.of("view", view, "stages", Stage.values(), "gallery", gallery())));
+    }
+
+    /** The drawings of all patterns and forms as HTML, which is the same for every sheet and so made only once. */
+    Map<String, String> gallery() {
+        for (String part : List.of("patterns", "forms", "add")) {
+            gallery.computeIfAbsent(part, name -> templates.process("board/gallery", Set.of(name),
+                    new Context(Locale.ROOT, Map.of("patterns", Gallery.PATTERNS, "forms", Gallery.FORMS))));
+        }
+        return gallery;
     }
 
     String pattern(PatternForm form) {

@@ -2,7 +2,6 @@ package plainlantern.studio.board;
 
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.MediaType;
@@ -16,6 +15,7 @@ import org.springframework.web.bind.annotation.ResponseBody;
 import plainlantern.arranging.Seams;
 import plainlantern.arranging.Snaps;
 import plainlantern.sheet.Panel;
+import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.studio.account.Member;
 import plainlantern.studio.sheets.Sheets;
@@ -52,15 +52,18 @@ public class ArrangeController {
         return Seams.of(sheet(member, id));
     }
 
+    /** What travels between sheets. */
+    public record Copied(List<Panel> panels, List<Picture> pictures) {}
+
     /** Panels as they are, with the pictures they show, to be pasted here or on another sheet. */
     @GetMapping("/copy")
     @ResponseBody
-    Map<String, Object> copy(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam List<String> panels) {
+    Copied copy(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam List<String> panels) {
         Sheet sheet = sheet(member, id);
         List<Panel> copied = sheet.panels(panels);
         Set<String> shown = new HashSet<>();
         for (Panel panel : copied) panel.picture().ifPresent(own -> shown.add(own.picture()));
-        return Map.of("panels", copied, "pictures", sheet.shelf().stream().filter(p -> shown.contains(p.id())).toList());
+        return new Copied(copied, sheet.shelf().stream().filter(p -> shown.contains(p.id())).toList());
     }
 
     private Sheet sheet(Member member, UUID id) {

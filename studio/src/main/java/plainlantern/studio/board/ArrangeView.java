@@ -20,7 +20,7 @@ import plainlantern.sheet.SheetSize;
  * @param formAsked what that form asks for
  * @param locked    whether all of the selection is locked, and so on
  */
-public record ArrangeView(List<Gallery.Card> patterns, List<Gallery.Card> forms, Optional<String> again, String form, List<Fields.Field> formAsked,
+public record ArrangeView(Optional<String> again, String form, List<Fields.Field> formAsked,
                           boolean locked, boolean hidden, boolean grouped, List<GuideKind> guideKinds, SheetSize[] sizes) {
     /** A kind of guides with its two switches. */
     public record GuideKind(String key, String label, boolean shown, boolean snaps) {}
@@ -35,7 +35,7 @@ public record ArrangeView(List<Gallery.Card> patterns, List<Gallery.Card> forms,
         Guides guides = sheet.guides();
         List<GuideKind> guideKinds = Arrays.stream(Guides.Kind.values())
                 .map(k -> new GuideKind(k.name(), k.label(), guides.shown().contains(k), guides.snaps().contains(k))).toList();
-        return new ArrangeView(Gallery.PATTERNS, Gallery.FORMS, again, one ? kinds.get(0) : "", asked, panels.stream().allMatch(Panel::locked),
+        return new ArrangeView(again, one ? kinds.get(0) : "", asked, panels.stream().allMatch(Panel::locked),
                 panels.stream().allMatch(Panel::hidden), panels.stream().anyMatch(p -> !p.group().isEmpty()), guideKinds, SheetSize.values());
     }
 

@@ -80,6 +80,7 @@ public class BoardController {
         model.addAttribute("panels", sheet.panels().stream().map(p -> BoardPainter.panel(sheet, p, Answers.BOARD)).toList());
         model.addAttribute("lineup", LineUpView.of(sheet, sheet.panels(), Answers.CARD));
         model.addAttribute("guides", SheetJson.MAPPER.writeValueAsString(Answers.guides(sheet)));
+        model.addAttribute("gallery", answers.gallery());
         model.addAttribute("stages", Stage.values());
         model.addAttribute("view", BenchView.of(id, sheet, Stage.of(stage), List.of()));
         return "board/workbench";
@@ -140,7 +141,7 @@ public class BoardController {
         Map<String, Object> laid = new HashMap<>();
         laid.put("cells", pieces.stream().map(piece -> PathData.of(ground.onSheet(piece))).toList());
         laid.put("says", layOut.pattern().says(ground.box(), pieces));
-        laid.put("lost", layOut.lost(before).orElse(""));
+        laid.put("lost", layOut.lost(before, pieces.size()).orElse(""));
         if (layOut.pattern() instanceof EvenGrid grid && ground.turn() == 0) {
             laid.put("across", grid.across(ground.box()));
             laid.put("down", grid.down(ground.box()));
