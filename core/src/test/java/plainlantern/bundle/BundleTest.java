@@ -39,6 +39,9 @@ import plainlantern.scene.Scene;
 import plainlantern.sheet.Margins;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.SheetJson;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 class BundleTest {
     private static final byte[] JPEG = Painted.encoded(Painted.scene(120, 80, BufferedImage.TYPE_3BYTE_BGR), "jpeg");
@@ -69,12 +72,26 @@ class BundleTest {
         }
     }
 
+    /** Version 1 knew no layouts, guides, groups, locked and hidden panels: it reads as a sheet that has none. */
+    @Test
+    void aBundleOfTheFirstVersionIsStillRead() throws IOException {
+        ObjectNode old = (ObjectNode) SheetJson.MAPPER.readTree(document());
+        old.put("version", 1);
+        ObjectNode first = (ObjectNode) old.path("sheet");
+        first.remove("layouts");
+        first.remove("guides");
+        for (JsonNode element : first.path("elements")) ((ObjectNode) element).remove(List.of("locked", "hidden", "group"));
+        try (Bundle bundle = Bundle.open(zip(Map.of("sheet.json", old.toString(), "pictures/" + PICTURE.id() + ".jpg", "x")))) {
+            assertThat(bundle.sheet()).isEqualTo(sheet.withLayouts(List.of()));
+        }
+    }
+
     @Test
     void hostileAndDamagedBundlesAreRefusedWithAWord() throws IOException {
         refused(Map.of("sheet.json", "{"), "damaged");
         refused(Map.of("sheet.json", "{\"format\":\"plain-lantern-bundle\",\"version\":1}"), "damaged");
         refused(Map.of("readme.txt", "hello"), "has no sheet.json");
-        refused(Map.of("sheet.json", document().replace("\"version\" : 1", "\"version\" : 2")), "newer program");
+        refused(Map.of("sheet.json", document().replace("\"version\" : 2", "\"version\" : 3")), "newer program");
         refused(Map.of("sheet.json", document(), "../../etc/" + PICTURE.id() + ".jpg", "x"), "lacks the picture Low water");
         refused(Map.of("sheet.json", document().replace(PICTURE.id() + "\",\n", "f".repeat(64) + "\",\n")), "");
         Path text = Files.writeString(folder.resolve("text.zip"), "no archive at all");

@@ -68,11 +68,13 @@ class PatternsTest {
     void piecesStayInTheAreaAndApart(@ForAll("tidy") Pattern pattern) {
         List<Piece> pieces = pattern.pieces(AREA, ASPECTS);
         List<Path> paths = pieces.stream().map(Piece::path).toList();
+        // Where round edges touch, areas are those of chords: within 1e-4 of the inner circle's.
+        double most = pattern instanceof Rosette ? 1e-4 * Math.PI * 65 * 65 : 0.01;
         for (int i = 0; i < paths.size(); i++) {
             Box box = paths.get(i).bounds();
             assertThat(AREA.grown(1e-6).union(box)).isEqualTo(AREA.grown(1e-6));
             for (int j = 0; j < i; j++) {
-                if (box.meets(paths.get(j).bounds())) assertThat(Polygons.sharedArea(paths.get(i), paths.get(j))).isLessThan(0.01);
+                if (box.meets(paths.get(j).bounds())) assertThat(Polygons.sharedArea(paths.get(i), paths.get(j))).isLessThan(most);
             }
         }
         Pattern read = SheetJson.MAPPER.readValue(SheetJson.MAPPER.writeValueAsString(pattern), Pattern.class);

@@ -14,6 +14,7 @@ import java.io.File;
 import java.nio.file.Files;
 import java.util.List;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -22,10 +23,12 @@ import plainlantern.editing.EditReader;
 import plainlantern.editing.ShelvePictures;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Unit;
+import plainlantern.outline.Outlines;
 import plainlantern.picture.PictureSource;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.SheetJson;
 
 class RenderingTest {
     private static final BufferedImage PAINTED = Painted.scene(900, 600, BufferedImage.TYPE_3BYTE_BGR);
@@ -58,6 +61,33 @@ class RenderingTest {
         BufferedImage ours = RasterPainter.paint(Scene.of(sheet()), 254, true, SOURCE);
         assertThat(ours.getWidth()).isEqualTo(1200);
         assertThat(Painted.difference(ours, ImageIO.read(new File(folder, "theirs.png")))).isLessThan(1);
+    }
+
+    /** All forms, pieces of an interlock, cut curves, wedges, hidden and turned panels: librsvg paints what we paint. */
+    @Test
+    void everyFormIsPaintedAsAnIndependentRendererPaintsIt(@TempDir File folder) throws Exception {
+        Sheet now = new ShelvePictures(List.of(PICTURE)).apply(Sheet.empty("Forms", Unit.MM, 120, 80, 254));
+        now = apply(now, "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':2,'columns':5,'gapAcross':2,'gapDown':2},'margins':{'top':2,'right':2,'bottom':42,'left':2}}");
+        for (int i = 0; i < Outlines.KINDS.size(); i++) {
+            now = apply(now, "{'kind':'set-outline','panels':['p" + (i + 1) + "'],'outline':" + SheetJson.MAPPER.writeValueAsString(Outlines.KINDS.get(i)) + "}");
+        }
+        now = apply(now, "{'kind':'turn-panels','panels':['p3','p5'],'by':21}");
+        now = apply(now, "{'kind':'traits','panels':['p10'],'hidden':true}");
+        now = apply(now, "{'kind':'lay-out','where':'add','pattern':{'kind':'interlock','rows':2,'columns':3,'tab':0.25,'seed':5},'area':{'x':2,'y':42,'width':70,'height':36}}");
+        now = apply(now, "{'kind':'lay-out','where':'add','pattern':{'kind':'rosette','count':5,'gap':1,'middle':true,'wedges':true,'hole':0.4},'area':{'x':76,'y':42,'width':42,'height':36}}");
+        now = apply(now, "{'kind':'cut','x1':70,'y1':78,'x2':120,'y2':44,'gap':1.5}");
+        String all = now.panels().stream().map(p -> "'" + p.id() + "'").collect(Collectors.joining(","));
+        now = apply(now, "{'kind':'fill','panels':[" + all + "],'picture':'" + PICTURE.id() + "'}");
+        ImageIO.write(PAINTED, "png", new File(folder, "tide.png"));
+        Files.writeString(folder.toPath().resolve("sheet.svg"), SvgPainter.document(Scene.of(now), id -> "tide.png"));
+        Painted.run(folder, "rsvg-convert", "-w", "1200", "-h", "800", "-o", "theirs.png", "sheet.svg");
+        BufferedImage ours = RasterPainter.paint(Scene.of(now), 254, true, SOURCE);
+        assertThat(Scene.of(now).items()).hasSizeGreaterThan(20);
+        assertThat(Painted.difference(ours, ImageIO.read(new File(folder, "theirs.png")))).isLessThan(1.5);
+    }
+
+    private static Sheet apply(Sheet sheet, String json) {
+        return EditReader.read(json.replace('\'', '"'), sheet).apply(sheet);
     }
 
     /** Porter–Duff source over with alpha multiplied in (W3C Compositing and Blending 1, 9.1.4): co = cs·c + cb·(1 − αs·c). */

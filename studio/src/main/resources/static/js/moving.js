@@ -16,9 +16,9 @@ export function move(start, clicked, copying) {
   if (!chosen.length) return { move() {}, end: (moved) => moved || clicked(), cancel() {} };
   const nodes = chosen.map(group);
   // All panels together are one layer that slides: nothing is painted anew.
-  const layer = document.getElementById("board");
+  const board = document.getElementById("board");
   const whole = !copying && nodes.length === groups().length;
-  for (const part of whole ? [layer, document.getElementById("marks")] : []) part.classList.add("sliding");
+  for (const part of whole ? [board, document.getElementById("marks")] : []) part.classList.add("sliding");
   const ghosts = copying ? nodes.map((g) => g.parentNode.appendChild(g.cloneNode(true))) : nodes;
   for (const ghost of copying ? ghosts : []) ghost.removeAttribute("data-id");
   const box = boxOf(chosen);
@@ -26,7 +26,7 @@ export function move(start, clicked, copying) {
   let by = { x: 0, y: 0 };
   const put = (to) => {
     by = to;
-    if (whole) layer.style.translate = `${by.x * view.scale}px ${by.y * view.scale}px`;
+    if (whole) board.style.translate = `${by.x * view.scale}px ${by.y * view.scale}px`;
     else for (const g of ghosts) g.setAttribute("transform", `translate(${by.x} ${by.y})`);
     if (!copying) slide(by);
   };
@@ -34,7 +34,7 @@ export function move(start, clicked, copying) {
     extra();
     for (const g of ghosts) if (copying) g.remove(); else g.removeAttribute("transform");
     for (const part of document.querySelectorAll(".sliding")) part.classList.remove("sliding");
-    layer.style.translate = "";
+    board.style.translate = "";
     redraw();
   };
   return {

@@ -20,6 +20,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.nio.file.Files;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Base64;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -38,6 +39,7 @@ import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 import plainlantern.outline.Ellipse;
+import plainlantern.outline.PathData;
 import plainlantern.outline.Rectangle;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.Resample;
@@ -551,6 +553,208 @@ class BrowserTest extends StudioTest {
         assertThat(page.locator("#paper")).hasAttribute("fill", "none");
         page.locator("#paper-none").uncheck();
         assertThat(page.locator("#paper")).hasAttribute("fill", "#FFFFFF");
+    }
+
+    private double[] onSheet(double x, double y, double width) {
+        BoundingBox paper = page.locator("#paper").boundingBox();
+        return new double[] {paper.x + x * paper.width / width, paper.y + y * paper.width / width};
+    }
+
+    private void dragTo(double[] from, double[] to) {
+        drag(from, to[0] - from[0], to[1] - from[1]);
+    }
+
+    private void undoSays(String title) {
+        assertThat(page.locator("#undo")).hasAttribute("title", "Undo " + title);
+    }
+
+    /** A grid with merged cells, laid; opened again with another gap; and with fewer cells than are filled, which asks first. */
+    @Test
+    void aPatternIsMergedLaidAndOpenedAgain() {
+        newSheet("200", "100", "mm", "100");
+        page.locator("[data-pattern=even-grid]").click();
+        number("rows", 2);
+        number("columns", 3);
+        assertThat(page.locator("#pattern-says")).containsText("6 panels");
+        dragTo(onSheet(30, 30, 200), onSheet(100, 70, 200));
+        assertThat(page.locator("#pattern-says")).containsText("3 panels");
+        page.locator("#pattern-form .btn-primary").click();
+        assertThat(page.locator("#panels .panel")).hasCount(3);
+        bring(new FilePayload("Reeds.jpg", "image/jpeg", jpeg(900, 600, 80)));
+        page.locator("#well").focus();
+        page.keyboard().press("Control+a");
+        page.locator(".shelf-picture").click();
+        assertThat(page.locator("#panels .panel.empty")).hasCount(0);
+        page.keyboard().press("1");
+        click(panel(1));
+        page.locator("[data-pattern=again]").click();
+        number("gapAcross", "1 cm");
+        page.locator("#pattern-form .btn-primary").click();
+        undoSays("Change pattern: Even grid");
+        click(panel(1));
+        assertThat(field("name")).hasValue("Panel 2");
+        double second = number("left");
+        click(panel(0));
+        assertThat(field("name")).hasValue("Panel 1");
+        assertThat(second - number("left") - number("width")).isCloseTo(10, within(0.011));
+        page.locator("[data-pattern=again]").click();
+        number("rows", 1);
+        number("columns", 1);
+        assertThat(page.locator("#pattern-says")).containsText("2 filled panels have no place");
+        page.locator("#pattern-form .btn-primary").click();
+        page.getByText("Leave everything as it is").click();
+        assertThat(page.locator("#panels .panel")).hasCount(3);
+        page.locator("#pattern-form .btn-primary").click();
+        page.getByText("Go on").click();
+        assertThat(page.locator("#panels .panel")).hasCount(1);
+    }
+
+    /** The knife divides what its line crosses, from corner to corner; a seam moves both its banks; a corner takes its neighbours along. */
+    @Test
+    void aKnifeASeamAndACorner() {
+        newSheet("200", "100", "mm", "100");
+        grid(1, 2);
+        double[] gap = middle(panel(0));
+        gap[0] = (gap[0] + middle(panel(1))[0]) / 2;
+        page.mouse().move(gap[0], gap[1]);
+        page.waitForCondition(() -> {
+            page.mouse().move(gap[0] + Math.random(), gap[1]);
+            return page.locator("#hints .seam").count() == 1;
+        });
+        double right = panel(1).boundingBox().x;
+        drag(gap, -60, 0);
+        undoSays("Move seam");
+        assertThat(panel(1).boundingBox().x).isCloseTo(right - 60, within(7.0));
+        page.keyboard().press("k");
+        page.locator("#cut-gap").fill("0");
+        dragTo(onSheet(1, 99, 200), onSheet(199, 1, 200));
+        assertThat(page.locator("#panels .panel")).hasCount(4);
+        page.keyboard().press("Escape");
+        click(panel(0));
+        assertThat(page.locator("#marks .corner")).not().hasCount(0);
+        int corners = page.locator("#marks .corner").count();
+        drag(middle(page.locator("#marks .corner").nth(0)), 17, 13);
+        undoSays("Move corner: Panel 1");
+        assertThat(page.locator("#marks .corner")).hasCount(corners);
+        page.keyboard().press("k");
+        page.locator("#cut-gap").fill("wide");
+        dragTo(onSheet(1, 50, 200), onSheet(199, 55, 200));
+        assertThat(page.locator("[data-part=cut] .problem")).containsText("not a number");
+    }
+
+    /** A drag is caught by another panel's side; with Ctrl it is not. Alt leaves a copy; copies travel to another sheet with their pictures. */
+    @Test
+    void draggingIsCaughtAndCopiesTravel() {
+        newSheet("200", "100", "mm", "100");
+        grid(1, 2);
+        page.locator("#well").focus();
+        page.keyboard().press("Escape");
+        click(panel(0));
+        double left = number("left");
+        field("top").fill("30");
+        field("top").press("Enter");
+        assertThat(field("top")).hasValue("30.00 mm");
+        double[] at = middle(panel(0));
+        page.mouse().move(at[0], at[1]);
+        page.mouse().down();
+        page.mouse().move(at[0] + 30, at[1]);
+        page.waitForTimeout(500);
+        page.mouse().move(at[0] + 3, at[1] + 40);
+        assertThat(page.locator("#hints .catch")).not().hasCount(0);
+        page.mouse().up();
+        undoSays("Move: Panel 1");
+        assertThat(number("left")).isEqualTo(left);
+        page.keyboard().down("Alt");
+        drag(middle(panel(0)), 40, 25);
+        page.keyboard().up("Alt");
+        assertThat(page.locator("#panels .panel")).hasCount(3);
+        undoSays("Duplicate: Panel 1");
+        bring(new FilePayload("Reeds.jpg", "image/jpeg", jpeg(900, 600, 80)));
+        page.locator(".shelf-picture").click();
+        assertThat(page.locator("#panels .panel.covered")).hasCount(1);
+        page.keyboard().press("1");
+        page.locator("#well").focus();
+        page.keyboard().press("Control+c");
+        assertThat(page.locator(".say")).containsText("Copied Panel 1 copy");
+        home();
+        newSheet("90", "60", "mm", "100");
+        page.keyboard().press("Control+v");
+        assertThat(page.locator("#panels .panel image")).hasCount(1);
+        undoSays("Paste: Panel 1 copy");
+    }
+
+    /** Groups are selected as one, locked panels stay where they are, hidden ones are gone from the board, depth changes by keys. */
+    @Test
+    void groupsLocksAndDepth() {
+        newSheet("200", "100", "mm", "100");
+        grid(1, 3);
+        click(panel(0));
+        page.keyboard().down("Shift");
+        click(panel(1));
+        page.keyboard().up("Shift");
+        page.keyboard().press("g");
+        undoSays("Group: 2 panels");
+        page.keyboard().press("Escape");
+        click(panel(1));
+        assertThat(page.locator("#tag")).containsText("2 panels");
+        page.keyboard().press("]");
+        undoSays("Bring forward: 2 panels");
+        assertThat(page.locator("#cards .card-panel").first()).hasAttribute("data-id", "p3");
+        page.getByText("Lock", new Page.GetByTextOptions().setExact(true)).click();
+        undoSays("Lock: 2 panels");
+        double[] was = middle(panel(1));
+        drag(was, 50, 0);
+        undoSays("Lock: 2 panels");
+        assertThat(middle(panel(1))[0]).isCloseTo(was[0], within(0.5));
+        page.getByText("Hide", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(page.locator("#panels .panel.out")).hasCount(2);
+        page.getByText("Show", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(page.locator("#panels .panel.out")).hasCount(0);
+        page.locator("[data-align=left]").click();
+        assertThat(page.locator(".say.fault")).containsText("locked");
+    }
+
+    /** Another size asks what becomes of the panels; a guide is pulled from the ruler and thrown away again. */
+    @Test
+    void theSheetIsSetUpAndGuidesArePulled() {
+        newSheet("200", "100", "mm", "100");
+        grid(1, 2);
+        page.locator("details[data-part=sheet] summary").click();
+        page.locator("[data-size=width]").fill("300");
+        page.locator("[data-size=width]").press("Enter");
+        page.getByText("Scale them with the sheet").click();
+        assertThat(page.locator("#sheet-size")).hasText("300.00 × 100.00 mm");
+        page.locator("[data-set-up=unit]").selectOption("cm");
+        assertThat(page.locator("#sheet-size")).hasText("30.000 × 10.000 cm");
+        page.locator("[data-set-up=bleed]").fill("much");
+        page.locator("[data-set-up=bleed]").press("Enter");
+        assertThat(page.locator("[data-part=sheet] .problem").filter(new Locator.FilterOptions().setHasText("not a number"))).isVisible();
+        double[] ruler = middle(page.locator("#ruler-top"));
+        dragTo(ruler, onSheet(150, 50, 300));
+        assertThat(page.locator("#hints .guide.own")).hasCount(1);
+        undoSays("Guides");
+        page.keyboard().press("Control+z");
+        assertThat(page.locator("#hints .guide.own")).hasCount(0);
+    }
+
+    /** CSS Backgrounds and Borders 3, 4.5: Chromium rounds a box with overlapping radii as our rectangle does. */
+    @Test
+    void cornersShrinkAsInCss() throws Exception {
+        Random random = new Random(8);
+        Page blank = context.newPage();
+        for (int i = 0; i < 12; i++) {
+            int width = 60 + random.nextInt(200);
+            int height = 60 + random.nextInt(200);
+            int[] r = random.ints(4, 0, 180).toArray();
+            String path = PathData.of(new Rectangle(r[0], r[1], r[2], r[3]).path(width, height));
+            blank.setContent(String.format("<body style='margin:0;background:#fff'><div style='position:absolute;left:0;top:0;width:%dpx;height:%dpx;background:#000;border-radius:%dpx %dpx %dpx %dpx'></div>"
+                    + "<svg style='position:absolute;left:300px;top:0' width='%d' height='%d'><path transform='translate(%s %s)' d='%s'/></svg>", width, height, r[0], r[1], r[2], r[3],
+                    width, height, width / 2.0, height / 2.0, path));
+            BufferedImage painted = ImageIO.read(new ByteArrayInputStream(blank.screenshot()));
+            int wrong = 0;
+            for (int y = 0; y < height; y++) for (int x = 0; x < width; x++) if (Math.abs((painted.getRGB(x, y) & 255) - (painted.getRGB(300 + x, y) & 255)) > 120) wrong++;
+            assertThat(wrong).as(width + "x" + height + " " + Arrays.toString(r)).isLessThanOrEqualTo(6);
+        }
     }
 
     /** Files dropped on the window and pasted come onto the shelf, whatever stage is open. */

@@ -38,6 +38,7 @@ import plainlantern.sheet.Margins;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
+import plainlantern.studio.board.Gallery;
 import plainlantern.studio.sheets.Opened;
 import tools.jackson.databind.JsonNode;
 
@@ -119,6 +120,44 @@ class WebTest extends StudioTest {
         JsonNode sized = answer(send("/preview", edit("{'kind':'resize-panels','panels':['p1'],'width':10,'height':10,'anchorX':0,'anchorY':0}", 1)));
         assertThat(sized.path("changed").size()).isEqualTo(1);
         assertThat(sheets.version(id, member.id())).isEqualTo(1);
+    }
+
+    /** What would lose content is asked first, with 428; agreed to, it is made. */
+    @Test
+    void whatLosesContentAsksFirst() throws Exception {
+        String less = "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':1,'columns':1,'gapAcross':0,'gapDown':0}%s}";
+        MockHttpServletResponse asked = send("/edits", edit(String.format(less, ""), 1));
+        assertThat(asked.getStatus()).isEqualTo(428);
+        assertThat(answer(asked).path("message").asString("")).contains("would go: Panel 2");
+        assertThat(sheets.version(id, member.id())).isEqualTo(1);
+        assertThat(answer(send("/edits", edit(String.format(less, ",'agreed':true"), 1))).path("order").size()).isEqualTo(1);
+    }
+
+    /** Copies travel to any sheet of the account; a picture that belongs to nobody here does not come along. */
+    @Test
+    void copiesArePastedWithPicturesOfTheAccountAlone() throws Exception {
+        String copied = ask(get("/sheets/" + id + "/copy").param("panels", "p1", "p2")).getContentAsString();
+        String paste = "{'edit':{'kind':'paste'," + copied.substring(1, copied.length() - 1).replace('"', '\'') + ",'dx':5,'dy':0},'stage':'arrange','selected':[],'version':1}";
+        JsonNode pasted = answer(send("/paste", paste));
+        assertThat(pasted.path("order").size()).isEqualTo(5);
+        assertThat(pasted.path("selected").size()).isEqualTo(2);
+        String foreign = paste.replaceAll("[0-9a-f]{64}", "f".repeat(64));
+        assertThat(send("/paste", foreign).getStatus()).isEqualTo(409);
+        assertThat(send("/edits", paste).getStatus()).isEqualTo(422);
+        assertThat(send("/paste", edit("{'kind':'remove','panels':['p1']}", 2)).getStatus()).isEqualTo(422);
+    }
+
+    /** The forms of all patterns, filled with plain numbers of the sheet's unit; the numbers of one that was laid. */
+    @Test
+    void patternsAreAskedFor() throws Exception {
+        for (Gallery.Card card : Gallery.PATTERNS) {
+            String form = ask(get("/sheets/" + id + "/patterns/" + card.kind())).getContentAsString();
+            assertThat(form).contains("data-kind=\"" + card.kind() + "\"", card.label(), "data-number=");
+        }
+        assertThat(ask(get("/sheets/" + id + "/patterns/again").param("selected", "p3")).getContentAsString()).contains("data-again=\"true\"", "value=\"5.00 mm\"", "data-number=\"columns\"");
+        assertThat(ask(get("/sheets/" + id + "/patterns/spiral")).getStatus()).isEqualTo(422);
+        assertThat(answer(ask(get("/sheets/" + id + "/seams"))).size()).isEqualTo(2);
+        assertThat(answer(ask(get("/sheets/" + id + "/snaps").param("moving", "p1"))).path("lines").size()).isGreaterThan(8);
     }
 
     /** Eight windows at once: every edit finds its turn, none is lost. */
