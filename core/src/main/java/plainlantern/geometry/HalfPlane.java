@@ -52,12 +52,13 @@ public record HalfPlane(Point normal, double limit) {
     }
 
     private static void finish(List<Segment> out, List<Segment> contour) {
-        if (contour.size() < 3) return;
+        if (contour.isEmpty()) return;
         Point first = contour.get(0).to();
         // A last line back to the start is what closing means.
         int last = contour.size() - 1;
         if (contour.get(last) instanceof Segment.Line && contour.get(last).to().distance(first) < TOLERANCE) contour.remove(last);
-        if (contour.size() < 3) return;
+        // Two straight steps enclose nothing; one curve and the way back along the border do.
+        if (contour.size() < 3 && !(contour.size() == 2 && contour.get(1) instanceof Segment.Cubic)) return;
         out.addAll(contour);
         out.add(new Segment.Close());
     }

@@ -8,7 +8,8 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.Polygon;
-import org.locationtech.jts.operation.union.UnaryUnionOp;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import plainlantern.geometry.Path.Segment;
 
 /** Areas of paths and of what they share, by JTS; curves are cut into 64 chords each. Contours fill even-odd. */
@@ -25,25 +26,25 @@ public final class Polygons {
 
     /** The area that both cover, mm². */
     public static double sharedArea(Path one, Path other) {
-        return geometry(one).intersection(geometry(other)).getArea();
+        return both(geometry(one), geometry(other)).getArea();
     }
 
     /** The share of {@code area} that the paths together cover, 0 to 1. */
     public static double unionShare(List<Path> paths, Path area) {
-        Geometry union = UnaryUnionOp.union(paths.stream().map(Polygons::geometry).toList());
+        Geometry union = OverlayNGRobust.union(paths.stream().map(Polygons::geometry).toList());
         Geometry whole = geometry(area);
-        return union == null ? 0 : union.intersection(whole).getArea() / whole.getArea();
+        return union == null ? 0 : both(union, whole).getArea() / whole.getArea();
     }
 
     /** Whether the straight way from {@code a} to {@code b} passes through the inside. */
     public static boolean crossed(Path path, Point a, Point b) {
         Geometry way = FACTORY.createLineString(new Coordinate[] {new Coordinate(a.x(), a.y()), new Coordinate(b.x(), b.y())});
-        return geometry(path).intersection(way).getLength() > 1e-6;
+        return both(geometry(path), way).getLength() > 1e-6;
     }
 
     /** What both cover, its curves cut into chords; empty where they share no area. */
     public static Optional<Path> shared(Path one, Path other) {
-        Geometry shared = geometry(one).intersection(geometry(other));
+        Geometry shared = both(geometry(one), geometry(other));
         List<Segment> steps = new ArrayList<>();
         for (int i = 0; i < shared.getNumGeometries(); i++) {
             if (!(shared.getGeometryN(i) instanceof Polygon polygon) || polygon.getArea() == 0) continue;
@@ -68,12 +69,17 @@ public final class Polygons {
         steps.add(new Segment.Close());
     }
 
+    /** What two geometries share; corners that all but coincide are snapped together where exact arithmetic would be needed. */
+    private static Geometry both(Geometry one, Geometry other) {
+        return OverlayNGRobust.overlay(one, other, OverlayNG.INTERSECTION);
+    }
+
     private static Geometry geometry(Path path) {
         Geometry whole = null;
         for (List<Point> ring : path.flattened(CHORDS)) {
             Polygon drawn = polygon(ring);
             Geometry sound = drawn.isValid() ? drawn : drawn.buffer(0);
-            whole = whole == null ? sound : whole.symDifference(sound);
+            whole = whole == null ? sound : OverlayNGRobust.overlay(whole, sound, OverlayNG.SYMDIFFERENCE);
         }
         return whole == null ? FACTORY.createPolygon() : whole;
     }

@@ -737,6 +737,117 @@ class BrowserTest extends StudioTest {
         assertThat(page.locator("#hints .guide.own")).hasCount(0);
     }
 
+    /** Lining up, equal gaps, same size, swapped places, copies in steps: each by its button, with the panel clicked last as the one that stays. */
+    @Test
+    void panelsAreLinedUpAndSpacedByButtons() {
+        newSheet("200", "100", "mm", "100");
+        grid(1, 3);
+        for (String[] seat : new String[][] {{"top", "20"}, {"width", "30"}, {"height", "40"}}) {
+            click(panel(0));
+            assertThat(field("name")).hasValue("Panel 1");
+            field(seat[0]).fill(seat[1]);
+            field(seat[0]).press("Enter");
+            assertThat(field(seat[0])).hasValue(seat[1] + ".00 mm");
+        }
+        page.locator("#well").focus();
+        page.keyboard().press("Control+a");
+        page.keyboard().down("Shift");
+        click(panel(0));
+        click(panel(0));
+        page.keyboard().up("Shift");
+        page.getByText("Last one").click();
+        page.locator("[data-align=top]").click();
+        undoSays("Align top: 3 panels");
+        assertThat(field("top")).hasValue("20.00 mm");
+        page.locator("[data-same=width]").click();
+        assertThat(field("width")).hasValue("30.00 mm");
+        page.locator("#space-gap").fill("1 cm");
+        page.locator("[data-space=gaps-across]").click();
+        undoSays("Space evenly: 3 panels");
+        assertThat(page.locator("#tag")).containsText("3 panels");
+        assertThat(middle(panel(1))[0] - middle(panel(0))[0]).isCloseTo(40 * page.locator("#paper").boundingBox().width / 200, within(1.0));
+        page.locator("#space-gap").fill("much");
+        page.locator("[data-space=pack]").click();
+        assertThat(page.locator("[data-part=align] .problem")).containsText("not a number");
+        page.keyboard().press("Escape");
+        click(panel(2));
+        assertThat(field("name")).hasValue("Panel 3");
+        page.locator("details[data-part=copies] summary").click();
+        page.locator("#copies [name=copies]").fill("4");
+        page.locator("#copies [name=dx]").fill("0");
+        page.locator("#copies [name=dy]").fill("5 mm");
+        page.getByText("Make copies").click();
+        assertThat(page.locator("#panels .panel")).hasCount(7);
+        undoSays("Duplicate: Panel 3");
+    }
+
+    /** A pattern in an area drawn on the board, another seed, one inside a panel; justified rows bring their pictures. */
+    @Test
+    void patternsGoWhereTheyAreWanted() {
+        newSheet("200", "100", "mm", "100");
+        page.locator("[data-pattern=shards]").click();
+        number("count", 5);
+        page.getByText("Draw its area").click();
+        dragTo(onSheet(110, 20, 200), onSheet(180, 80, 200));
+        String first = page.locator("#hints .cell").getAttribute("d");
+        page.getByText("Another seed").click();
+        assertThat(page.locator("[data-number=seed]")).hasValue("2");
+        assertThat(page.locator("#hints .cell")).not().hasAttribute("d", first);
+        page.locator("#pattern-form .btn-primary").click();
+        assertThat(page.locator("#panels .panel")).hasCount(5);
+        double left = page.locator("#panels .panel .form").all().stream().mapToDouble(p -> p.boundingBox().x).min().orElseThrow();
+        assertThat(left).isCloseTo(onSheet(110, 20, 200)[0], within(7.0));
+        click(panel(0));
+        assertThat(field("name")).hasValue("Panel 1");
+        page.locator("[data-pattern=interlock]").click();
+        number("rows", 2);
+        number("columns", 2);
+        assertThat(page.locator("#pattern-form [value=inside]")).isChecked();
+        page.locator("#pattern-form .btn-primary").click();
+        assertThat(page.locator("#panels .panel")).not().hasCount(5);
+        undoSays("Lay out: Interlock");
+        page.locator("[data-pattern=justified-rows]").click();
+        assertThat(page.locator("#pattern-form .problem").filter(new Locator.FilterOptions().setHasText("shelf is empty"))).isVisible();
+        page.keyboard().press("Escape");
+        page.locator("#well").focus();
+        bring(new FilePayload("Reeds.jpg", "image/jpeg", jpeg(900, 600, 80)), new FilePayload("Tall.jpg", "image/jpeg", jpeg(600, 900, 30)));
+        page.keyboard().press("1");
+        page.locator("[data-pattern=justified-rows]").click();
+        number("rows", 1);
+        page.locator("#pattern-form .btn-primary").click();
+        assertThat(page.locator("#panels image")).hasCount(2);
+    }
+
+    /** The round handle turns, a yellow dot rounds the corners, the fields of a form change it; each is one step. */
+    @Test
+    void handlesTurnAndShape() {
+        newSheet("200", "100", "mm", "100");
+        page.getByLabel("Add rectangle").click();
+        assertThat(page.locator("#marks .pull")).hasCount(4);
+        double[] dot = middle(page.locator("[data-pull=top-left]"));
+        drag(dot, 20, 20);
+        undoSays("Change form: Panel 1");
+        assertThat(page.locator("[data-radius=bottomRight]")).not().hasValue("0.00");
+        double[] knob = middle(page.locator("[data-handle=turn]"));
+        page.keyboard().down("Shift");
+        drag(knob, 160, 120);
+        page.keyboard().up("Shift");
+        undoSays("Turn: Panel 1");
+        assertThat(number("turn") / 15).isCloseTo(Math.rint(number("turn") / 15), within(1e-6));
+        page.getByLabel("Star", new Page.GetByLabelOptions().setExact(true)).click();
+        page.locator("[data-asked=star] [data-number=points]").fill("2");
+        page.locator("[data-asked=star] [data-number=points]").press("Enter");
+        assertThat(page.locator("[data-part=form] .problem").first()).containsText("3 to 60 can be");
+        page.locator("[data-asked=star] [data-number=points]").fill("9");
+        page.locator("[data-asked=star] [data-number=points]").press("Enter");
+        // The attribute is the server's answer; the value is there as soon as it is typed.
+        assertThat(page.locator("[data-asked=star] [data-number=points]")).hasAttribute("value", "9");
+        drag(middle(page.locator("[data-pull=inner]")), 6, -3);
+        undoSays("Change form: Panel 1");
+        page.locator("[data-edit=mirror-panels]").first().click();
+        undoSays("Mirror: Panel 1");
+    }
+
     /** CSS Backgrounds and Borders 3, 4.5: Chromium rounds a box with overlapping radii as our rectangle does. */
     @Test
     void cornersShrinkAsInCss() throws Exception {

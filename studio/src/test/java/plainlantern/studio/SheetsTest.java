@@ -13,6 +13,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import plainlantern.editing.AddPanel;
 import plainlantern.editing.Edit;
+import plainlantern.editing.EditReader;
 import plainlantern.editing.LayOut;
 import plainlantern.editing.MovePanels;
 import plainlantern.editing.Remove;
@@ -20,11 +21,13 @@ import plainlantern.editing.RenameSheet;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Unit;
 import plainlantern.outline.Ellipse;
+import plainlantern.outline.Outlines;
 import plainlantern.pattern.EvenGrid;
 import plainlantern.sheet.Gone;
 import plainlantern.sheet.Margins;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.SheetJson;
 import plainlantern.studio.sheets.Opened;
 import plainlantern.studio.web.NotFound;
 
@@ -52,6 +55,29 @@ class SheetsTest extends StudioTest {
         for (int i = seen.size() - 2; i >= 0; i--) assertThat(sheets.undo(id, member.id()).after().sheet()).isEqualTo(seen.get(i));
         assertThatThrownBy(() -> sheets.undo(id, member.id())).isInstanceOf(BadInput.class).hasMessageContaining("nothing to undo");
         for (int i = 1; i < seen.size(); i++) assertThat(sheets.redo(id, member.id()).after().sheet()).isEqualTo(seen.get(i));
+    }
+
+    /** Every pattern and form, cut, grouped, guided, set up anew: PostgreSQL gives each document back to the last digit. */
+    @Test
+    void everythingOfArrangeIsKeptAndUndoneExactly() {
+        List<String> edits = new ArrayList<>(List.of("{'kind':'set-guides','columns':3,'rows':2,'gutter':'1/3 in','own':[{'upright':true,'at':33.333333333333336}],'snap':'THIRDS'}"));
+        for (String pattern : List.of("'even-grid','rows':2,'columns':3,'gapAcross':1.1,'gapDown':0.7,'columnWeights':'1:2:1.5','merged':[{'row':0,'column':0,'rows':2,'columns':1}]",
+                "'polyptych','weights':'1:1.4:1','gap':5,'lean':7,'mirrored':true", "'running-bond','rows':3,'columns':2,'gapAcross':1,'gapDown':1,'offset':'33.3 %'", "'honeycomb','rows':2,'columns':3,'gap':2.2,'flat':true",
+                "'rosette','count':7,'gap':1,'middle':true,'wedges':true,'hole':0.4", "'interlock','rows':2,'columns':2,'tab':0.23,'seed':42", "'shards','count':6,'gap':1,'evenness':1,'seed':9",
+                "'scatter','count':5,'smallest':0.5,'proportion':1.5,'turn':25,'coverage':0.6,'inside':true,'seed':3", "'step-and-repeat','width':'3/4 in','height':'3/4 in','gapAcross':3,'gapDown':3,'round':true")) {
+            edits.add("{'kind':'lay-out','where':'replace','pattern':{'kind':" + pattern + "}}");
+        }
+        for (var outline : Outlines.KINDS) edits.add("{'kind':'set-outline','panels':['p1'],'outline':" + SheetJson.MAPPER.writeValueAsString(outline) + "}");
+        edits.addAll(List.of("{'kind':'cut','x1':0,'y1':0,'x2':297,'y2':207.7,'gap':1.3}", "{'kind':'turn-panels','panels':['p1','p2'],'by':33.3}", "{'kind':'group','panels':['p1','p2'],'together':true}",
+                "{'kind':'traits','panels':['p3'],'locked':true,'hidden':true}", "{'kind':'set-up-sheet','width':'11 in','unit':'in','panels':'scale'}"));
+        List<Sheet> seen = new ArrayList<>(List.of(sheets.open(id, member.id()).sheet()));
+        for (String json : edits) {
+            Sheet after = sheets.apply(id, member.id(), sheet -> EditReader.read(json.replace('\'', '"'), sheet)).after().sheet();
+            assertThat(sheets.open(id, member.id()).sheet()).isEqualTo(after);
+            if (!after.equals(seen.get(seen.size() - 1))) seen.add(after);
+        }
+        assertThat(seen).hasSizeGreaterThan(20);
+        for (int i = seen.size() - 2; i >= 0; i--) assertThat(sheets.undo(id, member.id()).after().sheet()).isEqualTo(seen.get(i));
     }
 
     @Test

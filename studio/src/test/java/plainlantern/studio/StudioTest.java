@@ -11,8 +11,8 @@ import org.springframework.boot.test.context.SpringBootTest;
 import plainlantern.picture.Encoder;
 import plainlantern.studio.account.AccountStore;
 import plainlantern.studio.account.Member;
-import plainlantern.studio.shelf.Pictures;
 import plainlantern.studio.sheets.Sheets;
+import plainlantern.studio.shelf.Pictures;
 
 /** The whole application on a real PostgreSQL, with a fresh account for each test. */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
