@@ -175,7 +175,7 @@ function label(chosen) {
   const p = toScreen({ x: (left + right) / 2, y: bottom });
   if (sheet.stage === "settle" && chosen.length === 1) p.y = belowGrips(panel(chosen[0]), p.y);
   const x = Math.max(24, Math.min(marks.clientWidth - tag.offsetWidth - 6, p.x - tag.offsetWidth / 2));
-  const y = Math.max(24, Math.min(marks.clientHeight - tag.offsetHeight - 6, p.y + 14));
+  const y = Math.max(24, Math.min(marks.clientHeight - tag.offsetHeight - 6, p.y + 14 + (sheet.stage === "arrange" && chosen.length === 1 && panel(chosen[0]).corners ? ASIDE : 0)));
   tag.style.transform = `translate(${x}px, ${y}px)`;
 }
 
