@@ -42,7 +42,7 @@ public final class Sheets {
         Arbitrary<Paper> paper = Arbitraries.of(new Paper.None(), new Paper.Plain(Colour.of("#F4EBDD")), new Paper.Plain(Colour.WHITE));
         return Combinators.combine(Arbitraries.strings().ofMinLength(1).ofMaxLength(20).filter(s -> !s.isBlank()), Arbitraries.of(Unit.values()),
                 length(5, 3000), length(5, 3000), length(30, 1200), paper, panels).as((name, unit, width, height, ppi, behind, all) ->
-                new Sheet(name, unit, width, height, ppi, 3, new Margins(1, 2.5, 0, 1 / 3.0), behind, List.of(DAWN, TALL), List.copyOf(all), all.size(), List.of(), Guides.FIRST));
+                new Sheet(name, unit, width, height, ppi, 3, new Margins(1, 2.5, 0, 1 / 3.0), behind, List.of(DAWN, TALL), List.copyOf(all), all.size(), List.of(), Guides.FIRST, List.of()));
     }
 
     private static List<Panel> numbered(List<Panel> panels) {

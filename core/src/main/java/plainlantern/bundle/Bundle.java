@@ -52,6 +52,7 @@ public final class Bundle implements Closeable {
             BadInput.unless(pictures.containsKey(picture.id()), "bundle", "The bundle lacks the picture " + picture.name() + ".");
         }
         for (var panel : sheet.panels()) panel.picture().ifPresent(own -> sheet.picture(own.picture()));
+        for (var vista : sheet.vistas()) sheet.picture(vista.picture());
     }
 
     public static Bundle open(Path file) throws IOException {

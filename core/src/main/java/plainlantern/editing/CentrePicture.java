@@ -7,18 +7,25 @@ import plainlantern.geometry.Point;
 import plainlantern.geometry.Typed;
 import plainlantern.sheet.Sheet;
 
-/** Puts the middle of the picture at exact mm from the middle of its panel; what is absent stays. */
+/**
+ * Puts the middle of the picture at exact mm from the middle of its panel; what is absent stays.
+ *
+ * @param whole whether slices move their whole vista, in the sheet's frame, instead of being nudged against it
+ */
 @JsonTypeName("centre-picture")
 public record CentrePicture(List<String> panels, @Typed.OptionalLength OptionalDouble across,
-                            @Typed.OptionalLength OptionalDouble down) implements Edit {
+                            @Typed.OptionalLength OptionalDouble down, @Typed.Switch boolean whole) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
-        return Pictures.placing(before, panels, (placement, sitting) -> placement.at(new Point(
-                across.orElse(placement.centre().x()), down.orElse(placement.centre().y()))));
+        return Pictures.placing(before, panels, whole, (placement, sitting) -> {
+            Point middle = whole ? sitting.middle() : Point.ORIGIN;
+            return placement.at(new Point(across.isPresent() ? middle.x() + across.getAsDouble() : placement.centre().x(),
+                    down.isPresent() ? middle.y() + down.getAsDouble() : placement.centre().y()));
+        });
     }
 
     @Override
     public String title(Sheet before) {
-        return Titles.of("Move picture", before, panels);
+        return Titles.of(whole ? "Move vista" : "Move picture", before, panels);
     }
 }

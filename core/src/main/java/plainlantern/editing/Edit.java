@@ -9,11 +9,11 @@ import plainlantern.sheet.Sheet;
  */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
 public sealed interface Edit permits
-        AddPanel, Align, CentrePicture, CoverAgain, Cut, Duplicate, EmptyPanels, FillPanels, GroupPanels, HoldCovered,
-        LayOut, MirrorPanels, MirrorPicture, MoveCorner, MovePanels, MovePicture, MoveSeam, Paste, PullOutline, Raise,
-        Remove, Rename, RenameSheet, ResizePanels, Restack, SameSize, SeatPanels, SetFit, SetGuides, SetOutline,
-        SetPaper, SetUpSheet, ShelvePictures, Space, SwapContent, SwapSeats, Traits, TurnPanels, TurnPicture,
-        UnshelvePictures, ZoomPicture {
+        AddPanel, Align, Carry, CentrePicture, CoverAgain, Cut, Duplicate, EmptyPanels, FillPanels, GroupPanels,
+        HoldCovered, JoinVista, LayOut, LeaveVista, Loosen, MakeVista, MirrorPanels, MirrorPicture, MoveCorner,
+        MovePanels, MovePicture, MoveSeam, Paste, PullOutline, Raise, Remove, Rename, RenameSheet, ReplaceVista,
+        ResizePanels, Restack, SameSize, SeatPanels, SetFit, SetGuides, SetOutline, SetPaper, SetUpSheet,
+        ShelvePictures, Space, SwapContent, SwapSeats, Traits, TurnPanels, TurnPicture, UnshelvePictures, ZoomPicture {
     /**
      * The sheet after the edit.
      *

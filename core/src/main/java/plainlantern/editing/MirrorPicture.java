@@ -2,15 +2,20 @@ package plainlantern.editing;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.List;
+import plainlantern.geometry.Typed;
 import plainlantern.sheet.Placement;
 import plainlantern.sheet.Sheet;
 
-/** Mirrors the picture inside panels left to right about its own middle; its fit stays. */
+/**
+ * Mirrors the picture inside panels left to right about its own middle; its fit stays.
+ *
+ * @param whole whether slices move their whole vista, in the sheet's frame, instead of being nudged against it
+ */
 @JsonTypeName("mirror-picture")
-public record MirrorPicture(List<String> panels) implements Edit {
+public record MirrorPicture(List<String> panels, @Typed.Switch boolean whole) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
-        return Pictures.changing(before, panels, (own, sitting) -> {
+        return Pictures.changing(before, panels, whole, (own, sitting) -> {
             Placement p = own.placement();
             return own.settled(own.fit(), new Placement(p.centre(), p.scaleX(), p.scaleY(), p.turn(), !p.mirrored()));
         });
@@ -18,6 +23,6 @@ public record MirrorPicture(List<String> panels) implements Edit {
 
     @Override
     public String title(Sheet before) {
-        return Titles.of("Mirror picture", before, panels);
+        return Titles.of(whole ? "Mirror vista" : "Mirror picture", before, panels);
     }
 }

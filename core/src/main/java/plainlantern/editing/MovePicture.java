@@ -3,19 +3,24 @@ package plainlantern.editing;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.List;
 import plainlantern.geometry.Point;
+import plainlantern.geometry.Typed;
 import plainlantern.sheet.Sheet;
 
-/** Moves the picture inside panels by mm along each panel's own axes; a held picture stops before an edge shows. */
+/**
+ * Moves the picture inside panels by mm along each panel's own axes; a held picture stops before an edge shows.
+ *
+ * @param whole whether slices move their whole vista, in the sheet's frame, instead of being nudged against it
+ */
 @JsonTypeName("move-picture")
-public record MovePicture(List<String> panels, double dx, double dy) implements Edit {
+public record MovePicture(List<String> panels, double dx, double dy, @Typed.Switch boolean whole) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
         Point by = new Point(dx, dy);
-        return Pictures.placing(before, panels, (placement, sitting) -> placement.at(placement.centre().plus(by)));
+        return Pictures.placing(before, panels, whole, (placement, sitting) -> placement.at(placement.centre().plus(by)));
     }
 
     @Override
     public String title(Sheet before) {
-        return Titles.of("Move picture", before, panels);
+        return Titles.of(whole ? "Move vista" : "Move picture", before, panels);
     }
 }

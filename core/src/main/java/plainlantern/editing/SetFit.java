@@ -14,7 +14,7 @@ public record SetFit(List<String> panels, Fit fit) implements Edit {
     public Sheet apply(Sheet before) {
         BadInput.unless(fit != Fit.FREE, "fit", "Free is what a picture becomes when it is moved by hand.");
         boolean held = fit == Fit.COVER || fit == Fit.STRETCH;
-        return Pictures.changing(before, panels, (own, sitting) -> new OwnPicture(own.picture(), fit,
+        return Pictures.changing(before, panels, false, (own, sitting) -> new OwnPicture(own.picture(), fit,
                 sitting.fitted(fit, own.placement().turn(), own.placement().mirrored(), before.ppi()), held));
     }
 

@@ -7,17 +7,21 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import plainlantern.fitting.Refit;
+import plainlantern.fitting.Vistas;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
 import plainlantern.geometry.Typed;
 import plainlantern.geometry.Unit;
+import plainlantern.sheet.Content.VistaSlice;
 import plainlantern.sheet.Guides;
 import plainlantern.sheet.Layout;
 import plainlantern.sheet.Margins;
+import plainlantern.sheet.Nudge;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Seat;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.Vista;
 
 /**
  * Changes what the sheet is; what is absent stays. On a sheet measured in pixels another ppi keeps the number of pixels of everything.
@@ -68,7 +72,16 @@ public record SetUpSheet(Optional<String> unit, @Typed.OptionalLength OptionalDo
         Sheet framed = sheet.withMargins(new Margins(m.top() * fy, m.right() * fx, m.bottom() * fy, m.left() * fx))
                 .withGuides(g.withOwn(g.own().stream().map(o -> new Guides.Own(o.upright(), o.at() * (o.upright() ? fx : fy))).toList())).withLayouts(layouts);
         List<String> all = sheet.panels().stream().map(Panel::id).toList();
-        return all.isEmpty() ? framed : framed.changing(all, p -> Refit.resized(sheet, p, p.withSeat(scaled(p.seat(), fx, fy))));
+        if (all.isEmpty()) return framed;
+        List<Vista> vistas = sheet.vistas().stream().map(v -> new Vista(v.id(), v.picture(), new Point(v.centre().x() * fx, v.centre().y() * fy),
+                v.width() * fx, v.height() * fy, v.turn(), v.mirrored(), v.held())).toList();
+        return framed.with(Vistas.replaced(sheet.elements(), all, p -> Refit.resized(sheet, p, p.withSeat(scaled(p.seat(), fx, fy)))
+                .changingSlices(slice -> scaled((VistaSlice) slice, fx, fy))), sheet.lastId(), vistas);
+    }
+
+    private static VistaSlice scaled(VistaSlice slice, double fx, double fy) {
+        Nudge n = slice.nudge();
+        return new VistaSlice(slice.vista(), slice.home().map(home -> scaled(home, fx, fy)), new Nudge(n.dx() * fx, n.dy() * fy, n.zoom(), n.turn()));
     }
 
     private static Seat scaled(Seat seat, double fx, double fy) {

@@ -6,17 +6,21 @@ import plainlantern.geometry.Point;
 import plainlantern.geometry.Typed;
 import plainlantern.sheet.Sheet;
 
-/** Turns the picture inside panels about each panel's centre, to so many degrees clockwise. */
+/**
+ * Turns the picture inside panels about each panel's centre, to so many degrees clockwise.
+ *
+ * @param whole whether slices move their whole vista, in the sheet's frame, instead of being nudged against it
+ */
 @JsonTypeName("turn-picture")
-public record TurnPicture(List<String> panels, @Typed.Number double turn) implements Edit {
+public record TurnPicture(List<String> panels, @Typed.Number double turn, @Typed.Switch boolean whole) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
         double to = Turns.normal(turn);
-        return Pictures.placing(before, panels, (placement, sitting) -> sitting.turned(placement, to, Point.ORIGIN));
+        return Pictures.placing(before, panels, whole, (placement, sitting) -> sitting.turned(placement, to, whole ? sitting.middle() : Point.ORIGIN));
     }
 
     @Override
     public String title(Sheet before) {
-        return Titles.of("Turn picture", before, panels);
+        return Titles.of(whole ? "Turn vista" : "Turn picture", before, panels);
     }
 }

@@ -3,6 +3,7 @@ package plainlantern.editing;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.List;
 import java.util.OptionalDouble;
+import plainlantern.fitting.Sitting;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Point;
 import plainlantern.geometry.Typed;
@@ -14,18 +15,23 @@ import plainlantern.sheet.Sheet;
  * @param zoom percent of the size that just covers
  * @param atX  mm in the panel's frame: the spot that stays put; absent means the panel's centre
  * @param atY  likewise
+ * @param whole whether slices move their whole vista, in the sheet's frame, instead of being nudged against it
  */
 @JsonTypeName("zoom-picture")
-public record ZoomPicture(List<String> panels, @Typed.Number double zoom, OptionalDouble atX, OptionalDouble atY) implements Edit {
+public record ZoomPicture(List<String> panels, @Typed.Number double zoom, OptionalDouble atX, OptionalDouble atY, @Typed.Switch boolean whole) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
         BadInput.unless(zoom >= 5 && zoom <= 5000, "zoom", "Zoom goes from 5 % to 5000 % of just covering.");
-        Point anchor = new Point(atX.orElse(0), atY.orElse(0));
-        return Pictures.placing(before, panels, (placement, sitting) -> sitting.zoomed(placement, zoom / 100, anchor));
+        return Pictures.placing(before, panels, whole, (placement, sitting) -> sitting.zoomed(placement, zoom / 100, anchor(sitting)));
+    }
+
+    private Point anchor(Sitting sitting) {
+        Point middle = whole ? sitting.middle() : Point.ORIGIN;
+        return new Point(atX.orElse(middle.x()), atY.orElse(middle.y()));
     }
 
     @Override
     public String title(Sheet before) {
-        return Titles.of("Zoom picture", before, panels);
+        return Titles.of(whole ? "Zoom vista" : "Zoom picture", before, panels);
     }
 }

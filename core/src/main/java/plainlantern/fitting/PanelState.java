@@ -26,9 +26,9 @@ public enum PanelState {
         return coverage.get().softer(sheet.ppi()) ? SOFT : COVERED;
     }
 
-    /** The coverage of the panel's own picture, if it has one. */
+    /** The coverage of what the panel shows, a picture of its own or a slice of a vista. */
     public static Optional<Coverage> coverage(Sheet sheet, Panel panel) {
-        return panel.picture().map(own ->
+        return Vistas.shown(sheet, panel).map(own ->
                 Coverage.of(Sitting.of(panel, sheet.picture(own.picture())), own.placement()));
     }
 }

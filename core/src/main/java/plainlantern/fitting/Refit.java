@@ -51,7 +51,7 @@ public final class Refit {
     public static Panel inPlace(Sheet sheet, Panel before, Panel after) {
         Affine map = after.seat().toSheet().inverse().after(before.seat().toSheet());
         double turn = (before.seat().turn() - after.seat().turn()) * (before.seat().mirrored() ? -1 : 1);
-        return after.changingPictures(own -> {
+        return Vistas.inPlace(before, after).changingPictures(own -> {
             Placement old = own.placement();
             Placement moved = new Placement(map.apply(old.centre()), old.scaleX(), old.scaleY(), old.turn() + turn, old.mirrored());
             return own.settled(Fit.FREE, hold(own, Sitting.of(after, sheet.picture(own.picture())), moved));

@@ -23,6 +23,11 @@ public record Sitting(Path outline, int width, int height) {
         return new Sitting(panel.ownPath(), picture.width(), picture.height());
     }
 
+    /** The middle of the outline's box: of a panel's own form that is the panel's middle. */
+    public Point middle() {
+        return outline.bounds().centre();
+    }
+
     /** The outline's bounds in axes turned by {@code turn} about the panel's centre. */
     public Box reach(double turn) {
         return outline.mapped(Affine.turn(-turn)).bounds();

@@ -8,6 +8,7 @@ import plainlantern.arranging.Shapes;
 import plainlantern.fitting.Coverage;
 import plainlantern.fitting.PanelState;
 import plainlantern.fitting.Sitting;
+import plainlantern.fitting.Vistas;
 import plainlantern.geometry.Box;
 import plainlantern.outline.Grip;
 import plainlantern.outline.PathData;
@@ -18,6 +19,7 @@ import plainlantern.sheet.Picture;
 import plainlantern.sheet.Placement;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
+import plainlantern.sheet.Vista;
 
 /**
  * The scene as the workbench shows it: one group a panel, holding what the scene paints, the form to grab, and the numbers
@@ -55,10 +57,24 @@ public final class BoardPainter {
         if (!grips.isEmpty()) numbers.put("grips", grips);
         if (!(panel.outline() instanceof Rectangle)) Shapes.corners(panel).ifPresent(corners -> numbers.put("corners", corners));
         numbers.put("bounds", new double[] {bounds.x(), bounds.y(), bounds.right(), bounds.bottom()});
-        panel.picture().ifPresent(own -> {
+        Vistas.shown(sheet, panel).ifPresent(own -> {
             Picture picture = sheet.picture(own.picture());
-            numbers.put("picture", sitting(Sitting.of(panel, picture), own.placement(), own.held()));
+            Map<String, Object> shown = sitting(Sitting.of(panel, picture), own.placement(), own.held());
+            panel.slice().ifPresent(slice -> {
+                shown.put("vista", slice.vista());
+                shown.put("through", Vistas.through(panel, slice));
+            });
+            numbers.put("picture", shown);
         });
+        return numbers;
+    }
+
+    /** How a vista lies, for gestures that move it whole: as {@link #numbers} tell it of a picture, in the sheet's frame. */
+    public static Map<String, Object> vista(Sheet sheet, Vista vista) {
+        Picture picture = sheet.picture(vista.picture());
+        Map<String, Object> numbers = sitting(Vistas.sitting(sheet, vista), Vistas.placement(vista, picture), vista.held());
+        numbers.put("id", vista.id());
+        numbers.put("middle", Vistas.sitting(sheet, vista).middle());
         return numbers;
     }
 

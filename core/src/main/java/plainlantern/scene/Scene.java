@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import plainlantern.fitting.Coverage;
 import plainlantern.fitting.Sitting;
+import plainlantern.fitting.Vistas;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Path;
 import plainlantern.sheet.Content;
@@ -44,9 +45,7 @@ public record Scene(double width, double height, Paper paper, List<Item> items) 
     /** What one panel paints. */
     public static List<Item> items(Sheet sheet, Panel panel) {
         List<Item> items = new ArrayList<>();
-        for (Content content : panel.content()) {
-            if (content instanceof Content.OwnPicture own) items.add(item(sheet, panel, own));
-        }
+        Vistas.shown(sheet, panel).ifPresent(own -> items.add(item(sheet, panel, own)));
         return items;
     }
 

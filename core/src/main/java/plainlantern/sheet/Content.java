@@ -2,6 +2,7 @@ package plainlantern.sheet;
 
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.Optional;
 
 /** One layer of what a panel shows. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
@@ -16,6 +17,24 @@ public sealed interface Content {
     record OwnPicture(String picture, Fit fit, Placement placement, boolean held) implements Content {
         public OwnPicture settled(Fit newFit, Placement newPlacement) {
             return new OwnPicture(picture, newFit, newPlacement, held);
+        }
+    }
+
+    /**
+     * What a panel shows of a vista.
+     *
+     * @param vista the vista's id
+     * @param home  where the panel was when it began to carry its slice along; absent while the panel looks through
+     * @param nudge the slice's own small shift against the vista
+     */
+    @JsonTypeName("slice")
+    record VistaSlice(String vista, Optional<Seat> home, Nudge nudge) implements Content {
+        public boolean carried() {
+            return home.isPresent();
+        }
+
+        public VistaSlice nudged(Nudge newNudge) {
+            return new VistaSlice(vista, home, newNudge);
         }
     }
 }

@@ -45,6 +45,19 @@ public record Panel(String id, String name, @Typed.Switch boolean locked, @Typed
         return content.stream().filter(Content.OwnPicture.class::isInstance).map(Content.OwnPicture.class::cast).findFirst();
     }
 
+    /** What the panel shows of a vista, if it is one of its members. */
+    @JsonIgnore
+    public Optional<Content.VistaSlice> slice() {
+        return content.stream().filter(Content.VistaSlice.class::isInstance).map(Content.VistaSlice.class::cast).findFirst();
+    }
+
+    /** The same panel with each slice of a vista replaced by what {@code change} makes of it. */
+    public Panel changingSlices(UnaryOperator<Content> change) {
+        List<Content> next = new ArrayList<>();
+        for (Content layer : content) next.add(layer instanceof Content.VistaSlice ? change.apply(layer) : layer);
+        return withContent(next);
+    }
+
     /** The same panel with each picture of its own replaced by what {@code change} makes of it. */
     public Panel changingPictures(UnaryOperator<Content.OwnPicture> change) {
         List<Content> next = new ArrayList<>();

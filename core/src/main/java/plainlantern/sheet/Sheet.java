@@ -26,9 +26,10 @@ import plainlantern.pattern.Pattern;
  * @param lastId   the highest number given to an element so far; ids are never used twice
  * @param layouts  the patterns that its panels came from, each with its numbers
  * @param guides   lines that help to place
+ * @param vistas   the pictures that several panels share; one that no panel shows any more is forgotten
  */
 public record Sheet(String name, Unit unit, double width, double height, double ppi, double bleed, Margins margins,
-                    Paper paper, List<Picture> shelf, List<Element> elements, int lastId, List<Layout> layouts, Guides guides) {
+                    Paper paper, List<Picture> shelf, List<Element> elements, int lastId, List<Layout> layouts, Guides guides, List<Vista> vistas) {
     public static final int MOST_ELEMENTS = Pattern.MOST;
     private static final double SMALLEST_SIDE = 1;
     private static final double LARGEST_SIDE = 5000;
@@ -38,6 +39,7 @@ public record Sheet(String name, Unit unit, double width, double height, double 
         elements = List.copyOf(elements);
         layouts = layouts == null ? List.of() : List.copyOf(layouts);
         guides = guides == null ? Guides.FIRST : guides;
+        vistas = vistas == null ? List.of() : seen(vistas, elements);
         name = name.strip();
         BadInput.unless(!name.isEmpty(), "name", "A sheet needs a name.");
         BadInput.unless(name.length() <= 120, "name", "A name has at most 120 characters.");
@@ -57,7 +59,7 @@ public record Sheet(String name, Unit unit, double width, double height, double 
         double bleed = unit == Unit.PX ? 0 : 3;
         double margin = Math.rint(Math.min(width, height) / 20);
         return new Sheet(name, unit, width, height, ppi, bleed, Margins.all(margin > 0 ? margin : 0), new Paper.Plain(Colour.WHITE),
-                List.of(), List.of(), 0, List.of(), Guides.FIRST);
+                List.of(), List.of(), 0, List.of(), Guides.FIRST, List.of());
     }
 
     @JsonIgnore
@@ -97,10 +99,30 @@ public record Sheet(String name, Unit unit, double width, double height, double 
                 .orElseThrow(() -> new Gone("That picture is no longer on the shelf."));
     }
 
-    /** The panels that show the picture, from back to front. */
+    /** The panels that show the picture, alone or as a part of a vista, from back to front. */
     public List<Panel> users(String picture) {
-        return panels().stream()
-                .filter(p -> p.picture().map(c -> c.picture().equals(picture)).orElse(false)).toList();
+        Set<String> through = new HashSet<>();
+        for (Vista vista : vistas) if (vista.picture().equals(picture)) through.add(vista.id());
+        return panels().stream().filter(p -> p.picture().map(c -> c.picture().equals(picture)).orElse(false)
+                || p.slice().map(s -> through.contains(s.vista())).orElse(false)).toList();
+    }
+
+    /** The vista with that id; throws {@link Gone} where there is none. */
+    public Vista vista(String id) {
+        return vistas.stream().filter(v -> v.id().equals(id)).findFirst().orElseThrow(() -> new Gone("That vista is no longer on the sheet."));
+    }
+
+    /** The panels through which a vista is seen, from back to front. */
+    public List<Panel> members(String vista) {
+        return panels().stream().filter(p -> p.slice().map(s -> s.vista().equals(vista)).orElse(false)).toList();
+    }
+
+    private static List<Vista> seen(List<Vista> vistas, List<Element> elements) {
+        Set<String> shown = new HashSet<>();
+        for (Element element : elements) if (element instanceof Panel panel) panel.slice().ifPresent(slice -> shown.add(slice.vista()));
+        List<Vista> kept = vistas.stream().filter(v -> shown.contains(v.id())).toList();
+        BadInput.unless(kept.size() == shown.size(), "vista", "A panel shows a vista that is not there.");
+        return kept;
     }
 
     /** The sheet without its margins, where patterns go; empty when the margins leave nothing. */
@@ -137,35 +159,45 @@ public record Sheet(String name, Unit unit, double width, double height, double 
     }
 
     public Sheet with(List<Element> newElements, int newLastId) {
-        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, newElements, newLastId, layouts, guides);
+        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, newElements, newLastId, layouts, guides, vistas);
     }
 
     public Sheet withShelf(List<Picture> newShelf) {
-        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, newShelf, elements, lastId, layouts, guides);
+        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, newShelf, elements, lastId, layouts, guides, vistas);
     }
 
     public Sheet withMargins(Margins newMargins) {
-        return new Sheet(name, unit, width, height, ppi, bleed, newMargins, paper, shelf, elements, lastId, layouts, guides);
+        return new Sheet(name, unit, width, height, ppi, bleed, newMargins, paper, shelf, elements, lastId, layouts, guides, vistas);
     }
 
     public Sheet withPaper(Paper newPaper) {
-        return new Sheet(name, unit, width, height, ppi, bleed, margins, newPaper, shelf, elements, lastId, layouts, guides);
+        return new Sheet(name, unit, width, height, ppi, bleed, margins, newPaper, shelf, elements, lastId, layouts, guides, vistas);
     }
 
     public Sheet withLayouts(List<Layout> newLayouts) {
-        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId, newLayouts, guides);
+        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId, newLayouts, guides, vistas);
     }
 
     public Sheet withGuides(Guides newGuides) {
-        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId, layouts, newGuides);
+        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId, layouts, newGuides, vistas);
+    }
+
+    /** The same sheet with its elements and its vistas changed together. */
+    public Sheet with(List<Element> newElements, int newLastId, List<Vista> newVistas) {
+        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, newElements, newLastId, layouts, guides, newVistas);
+    }
+
+    /** The same sheet with that vista in place of the one with its id. */
+    public Sheet with(Vista changed) {
+        return with(elements, lastId, vistas.stream().map(v -> v.id().equals(changed.id()) ? changed : v).toList());
     }
 
     /** The same sheet in another unit and size; what is on it stays where it is. */
     public Sheet formed(Unit newUnit, double newWidth, double newHeight, double newPpi, double newBleed) {
-        return new Sheet(name, newUnit, newWidth, newHeight, newPpi, newBleed, margins, paper, shelf, elements, lastId, layouts, guides);
+        return new Sheet(name, newUnit, newWidth, newHeight, newPpi, newBleed, margins, paper, shelf, elements, lastId, layouts, guides, vistas);
     }
 
     public Sheet named(String newName) {
-        return new Sheet(newName, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId, layouts, guides);
+        return new Sheet(newName, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId, layouts, guides, vistas);
     }
 }

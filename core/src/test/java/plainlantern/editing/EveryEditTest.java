@@ -40,6 +40,12 @@ class EveryEditTest {
         SAMPLES.put("group", "'panels':['p1','p2'],'together':true");
         SAMPLES.put("hold-covered", "'panels':['p1'],'held':true");
         SAMPLES.put("lay-out", "'where':'replace','agreed':true,'pattern':{'kind':'even-grid','rows':2,'columns':'2','gapAcross':'0.1 mm','gapDown':0},'margins':{'top':0,'right':0,'bottom':0,'left':0}");
+        SAMPLES.put("carry", "'panels':['p1','p2'],'carried':true");
+        SAMPLES.put("join-vista", "'panels':['p1'],'vista':'v90'");
+        SAMPLES.put("leave-vista", "'panels':['p1','p2']");
+        SAMPLES.put("loosen", "'panels':['p1','p2'],'offset':'2 mm','zoom':'10 %','turn':'3','seed':'7'");
+        SAMPLES.put("make-vista", "'panels':['p1','p2'],'picture':'" + Sheets.TALL.id() + "'");
+        SAMPLES.put("replace-vista", "'vista':'v90','picture':'" + Sheets.TALL.id() + "'");
         SAMPLES.put("mirror-panels", "'panels':['p1','p2'],'axis':'down'");
         SAMPLES.put("mirror-picture", "'panels':['p1']");
         SAMPLES.put("move-corner", "'panel':'p1','corner':1,'dx':0.5,'dy':0.25");

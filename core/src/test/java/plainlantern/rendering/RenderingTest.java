@@ -86,6 +86,23 @@ class RenderingTest {
         assertThat(Painted.difference(ours, ImageIO.read(new File(folder, "theirs.png")))).isLessThan(1.5);
     }
 
+    /** Nine slices put back together are the picture, pixel for pixel: 90 by 60 mm at 254 ppi are its 900 by 600 px, and nothing is resampled. */
+    @Test
+    void slicesPutTogetherAreThePicture() {
+        Sheet now = new ShelvePictures(List.of(PICTURE)).apply(Sheet.empty("Whole", Unit.MM, 90, 60, 254));
+        now = apply(now, "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':3,'columns':3,'gapAcross':0,'gapDown':0},'margins':{'top':0,'right':0,'bottom':0,'left':0}}");
+        String all = now.panels().stream().map(p -> "'" + p.id() + "'").collect(Collectors.joining(","));
+        now = apply(now, "{'kind':'make-vista','panels':[" + all + "],'picture':'" + PICTURE.id() + "'}");
+        BufferedImage page = RasterPainter.paint(Scene.of(now), 254, true, SOURCE);
+        int most = 0;
+        for (int y = 0; y < 600; y++) {
+            for (int x = 0; x < 900; x++) {
+                for (int shift = 0; shift < 24; shift += 8) most = Math.max(most, Math.abs((page.getRGB(x, y) >> shift & 255) - (PAINTED.getRGB(x, y) >> shift & 255)));
+            }
+        }
+        assertThat(most).isZero();
+    }
+
     private static Sheet apply(Sheet sheet, String json) {
         return EditReader.read(json.replace('\'', '"'), sheet).apply(sheet);
     }

@@ -24,7 +24,10 @@ export function step(by) {
   select([all[at < 0 ? (by > 0 ? 0 : all.length - 1) : (at + by + all.length) % all.length]]);
 }
 
+const WHOLE = ["move-picture", "centre-picture", "zoom-picture", "turn-picture", "mirror-picture", "cover-again", "hold-covered"];
+
 function target(name) {
+  if (WHOLE.includes(name)) return { panels: sheet.selected, whole: sheet.whole };
   return name === "rename" ? { panel: sheet.selected[0] } : { panels: sheet.selected };
 }
 
@@ -44,7 +47,7 @@ bench.addEventListener("change", (event) => {
     edit({ kind: field.dataset.edit, ...target(field.dataset.edit), [field.dataset.field]: field.value }, field);
   }
   if (field.matches("[data-radius]")) radii(field);
-  if (field.matches("#held")) edit({ kind: "hold-covered", panels: sheet.selected, held: field.checked }, field);
+  if (field.matches("#held")) edit({ kind: "hold-covered", ...target("hold-covered"), held: field.checked }, field);
   if (field.matches("#paper-colour")) edit({ kind: "set-paper", paper: { kind: "plain", colour: field.value } }, field);
   if (field.matches("#paper-none")) {
     edit({ kind: "set-paper", paper: field.checked ? { kind: "none" } : { kind: "plain", colour: document.getElementById("paper-colour").value } }, field);

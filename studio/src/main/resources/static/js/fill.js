@@ -4,7 +4,8 @@ import { edit, shelve, sendPicture } from "./server.js";
 import { openStage } from "./bench.js";
 import { onBench } from "./bench-parts.js";
 import { extra } from "./marks.js";
-import { svg } from "./geometry.js";
+import { svg, union } from "./geometry.js";
+import { toSheet, place } from "./view.js";
 import { say } from "./notes.js";
 
 const bench = document.getElementById("bench");
@@ -40,14 +41,33 @@ export function press(event) {
 
 const panelAt = (event) => document.elementFromPoint(event.clientX, event.clientY)?.closest?.(".panel")?.dataset.id;
 
-function target(id) {
-  extra(...(id ? [svg("path", { class: "target", d: form(id), "vector-effect": "non-scaling-stroke" })] : []));
+const targets = (chosen) => extra(...chosen.map((id) => svg("path", { class: "target", d: form(id), "vector-effect": "non-scaling-stroke" })));
+const target = (id) => targets(id ? [id] : []);
+
+/** Whether a dragged picture goes behind all of the selection: with Alt, as chosen on the bench, or over the gap between its panels. */
+function through(event, id) {
+  if (sheet.selected.length < 2) return false;
+  if (id) return sheet.selected.includes(id) && (event.altKey || behind());
+  const p = toSheet(place(event));
+  const [left, top, right, bottom] = union(sheet.selected.map((one) => panel(one).bounds));
+  return p.x > left && p.x < right && p.y > top && p.y < bottom;
 }
+
+/** Whether a picture goes behind all of the selection as one vista. */
+const behind = () => document.querySelector("[name=goes][value=vista]")?.checked;
 
 /** Puts a picture into the selected panels; says what is missing where none is selected. */
 function fill(picture) {
-  if (sheet.selected.length) edit({ kind: "fill", panels: sheet.selected, picture });
-  else say("Select the panels first, or drag the picture onto one.");
+  if (!sheet.selected.length) say("Select the panels first, or drag the picture onto one.");
+  else if (behind()) vista(picture);
+  else edit({ kind: "fill", panels: sheet.selected, picture });
+}
+
+/** One picture behind the selection; where that is one vista already, its picture is replaced in register. */
+function vista(picture) {
+  const shown = new Set(sheet.selected.map((id) => panel(id).picture?.vista));
+  const [only] = shown;
+  edit(shown.size === 1 && only ? { kind: "replace-vista", vista: only, picture } : { kind: "make-vista", panels: sheet.selected, picture });
 }
 
 bench.addEventListener("click", (event) => {
@@ -75,8 +95,10 @@ const files = (event) => [...(event.dataTransfer?.types || [])].includes("Files"
 window.addEventListener("dragover", (event) => {
   if (carried) {
     const id = panelAt(event);
-    target(id);
-    if (id) event.preventDefault();
+    const all = through(event, id);
+    if (all) targets(sheet.selected);
+    else target(id);
+    if (id || all) event.preventDefault();
   } else if (files(event)) {
     event.preventDefault();
     event.dataTransfer.dropEffect = "copy";
@@ -89,7 +111,8 @@ window.addEventListener("drop", (event) => {
   if (carried) {
     event.preventDefault();
     const id = panelAt(event);
-    if (id) edit({ kind: "fill", panels: sheet.selected.includes(id) ? sheet.selected : [id], picture: carried });
+    if (through(event, id)) vista(carried);
+    else if (id) edit({ kind: "fill", panels: sheet.selected.includes(id) ? sheet.selected : [id], picture: carried });
     target(null);
   } else if (files(event)) {
     event.preventDefault();

@@ -47,7 +47,7 @@ const PLAIN = {
   ",": () => step(-1), ".": () => step(1), d: duplicate, Delete: remove, Backspace: remove, "?": help, 0: fit,
   "+": () => zoomBy(1.25), "=": () => zoomBy(1.25), "-": () => zoomBy(0.8), Escape: () => closePattern() || release() || select([]), k: knife, p: () => (held.still = true),
   "{": () => raise("bottom"), "}": () => raise("front"), g: () => group(true), G: () => group(false), a: arrange.alike,
-  c: () => sheet.selected.some((id) => panel(id).picture) && edit({ kind: "cover-again", panels: sheet.selected }),
+  c: () => sheet.selected.some((id) => panel(id).picture) && edit({ kind: "cover-again", panels: sheet.selected, whole: sheet.whole }),
   "[": () => (sheet.stage === "arrange" ? raise("backward") : settle.zoomKey(1 / 1.1)),
   "]": () => (sheet.stage === "arrange" ? raise("forward") : settle.zoomKey(1.1)),
 };

@@ -1,6 +1,7 @@
 // The marks over the board: selection, handles, the lit picture's edges, thirds, previews; and the tag.
 import { sheet, panel, form, group, watch } from "./sheet.js";
 import { drawn as guides } from "./guides.js";
+import { subject } from "./lit.js";
 import { view, toScreen } from "./view.js";
 import { svg, seatMatrix, pictureMatrix, matrixText, apply, union } from "./geometry.js";
 
@@ -108,20 +109,22 @@ function own(chosen) {
 
 function lit(chosen) {
   const far = "M-99999 -99999H99999V99999H-99999Z";
-  const windows = chosen.map(form).join("");
+  const one = subject(chosen[0]);
+  const alone = one.picture && (chosen.length === 1 || one.whole && chosen.every((id) => one.members.includes(id)));
+  const windows = [...new Set([...chosen, ...(alone ? one.members : [])])].map(form).join("");
   const parts = [svg("path", { class: "dim", d: far + windows, "fill-rule": "evenodd", transform: onSheet() })];
-  const first = panel(chosen[0]);
   const onBoard = svg("g", { transform: onSheet() });
   parts.push(onBoard);
-  if (first.picture && chosen.length === 1) {
-    const matrix = lit.matrix || pictureMatrix(first.seat, first.picture);
-    const { width, height } = first.picture;
+  if (alone) {
+    const matrix = lit.matrix || pictureMatrix(one.seat, one.picture);
+    const { width, height } = one.picture;
     const box = { width, height, transform: matrixText(matrix), ...thin };
     const image = group(chosen[0]).querySelector("image");
     onBoard.append(
       svg("clipPath", { id: "beyond" }, svg("path", { d: far + windows, "clip-rule": "evenodd" })),
       svg("g", { "clip-path": "url(#beyond)", opacity: 0.36 }, svg("image", { href: image.getAttribute("href"), preserveAspectRatio: "none", ...box })),
-      svg("rect", { class: "edge-casing", ...box }), svg("rect", { class: "edge", ...box }), thirds(chosen[0], first));
+      svg("rect", { class: "edge-casing", ...box }), svg("rect", { class: "edge", ...box }));
+    if (chosen.length === 1) onBoard.append(thirds(chosen[0], panel(chosen[0])));
     parts.push(...grips(matrix, width, height));
   }
   for (const kind of ["casing", "chosen"]) for (const id of chosen) onBoard.append(svg("path", { d: form(id), class: kind, ...thin }));
@@ -167,20 +170,22 @@ function label(chosen) {
     const { size, state, picture, seat } = panel(chosen[0]);
     parts.push(span(size));
     if (sheet.stage === "arrange" && seat.turn) parts.push(span(`${seat.turn.toFixed(1)}°`));
-    if (picture && sheet.stage !== "arrange") parts.push(span(label.zoom || `${Math.round(picture.zoom * 100)} %`));
+    const zoom = sheet.stage === "settle" ? subject(chosen[0]).picture?.zoom : picture?.zoom;
+    if (picture && sheet.stage !== "arrange") parts.push(span(label.zoom || `${Math.round(zoom * 100)} %`));
     parts.push(span(state, state));
     if (picture && sheet.stage !== "arrange") parts.push(span(`${Math.round(picture.ppi)} ppi`));
   }
   tag.replaceChildren(...parts);
   const p = toScreen({ x: (left + right) / 2, y: bottom });
-  if (sheet.stage === "settle" && chosen.length === 1) p.y = belowGrips(panel(chosen[0]), p.y);
+  if (sheet.stage === "settle" && chosen.length === 1) p.y = belowGrips(chosen[0], p.y);
   const x = Math.max(24, Math.min(marks.clientWidth - tag.offsetWidth - 6, p.x - tag.offsetWidth / 2));
   const y = Math.max(24, Math.min(marks.clientHeight - tag.offsetHeight - 6, p.y + 14 + (sheet.stage === "arrange" && chosen.length === 1 && panel(chosen[0]).corners ? ASIDE : 0)));
   tag.style.transform = `translate(${x}px, ${y}px)`;
 }
 
 /** The tag stands below the picture's lower corners where they are near: they are there to be grabbed. */
-function belowGrips({ seat, picture }, y) {
+function belowGrips(id, y) {
+  const { seat, picture } = subject(id);
   if (!picture) return y;
   const matrix = lit.matrix || pictureMatrix(seat, picture);
   const lowest = Math.max(...[[0, 0], [picture.width, 0], [picture.width, picture.height], [0, picture.height]]

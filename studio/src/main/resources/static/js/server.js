@@ -28,7 +28,7 @@ export async function ask(path, options = {}) {
 }
 
 const post = (path, body) => ask(path, { method: "POST", body: JSON.stringify(body), headers: { "Content-Type": "application/json" } });
-const around = () => ({ stage: sheet.stage, selected: sheet.selected, version: sheet.version });
+const around = () => ({ stage: sheet.stage, selected: sheet.selected, version: sheet.version, whole: sheet.whole });
 
 /** Makes an edit; resolves to whether it was made. {@code at} is the form or field that errors belong to. */
 export const edit = (what, at) => change("edits", { edit: what }, at);
@@ -81,7 +81,7 @@ async function failed(problem, at) {
 export async function refresh(force = false) {
   if (!force && pending) return;
   try {
-    const query = new URLSearchParams({ version: force ? -1 : sheet.version, stage: sheet.stage, selected: sheet.selected });
+    const query = new URLSearchParams({ version: force ? -1 : sheet.version, stage: sheet.stage, selected: sheet.selected, whole: sheet.whole });
     const answer = await ask(`${address("changes")}?${query}`);
     if (!answer) return;
     apply(answer);
@@ -100,6 +100,7 @@ function apply(answer, sent = sheet.selected.join()) {
   const current = sent === sheet.selected.join();
   sheet.selected = (current ? answer.selected : sheet.selected).filter((id) => ids().includes(id));
   sheet.guides = answer.guides;
+  sheet.vistas = answer.vistas;
   const { facts } = answer;
   const other = ["unit", "ppi", "width", "height"].some((fact) => sheet[fact] !== facts[fact]);
   Object.assign(sheet, facts);
@@ -131,7 +132,7 @@ function step(id, word, title) {
 export async function fetchBench() {
   const mine = ++tickets;
   try {
-    const html = await ask(`${address("bench")}?${new URLSearchParams({ stage: sheet.stage, selected: sheet.selected })}`);
+    const html = await ask(`${address("bench")}?${new URLSearchParams({ stage: sheet.stage, selected: sheet.selected, whole: sheet.whole })}`);
     if (mine === tickets) showBench(html);
   } catch (problem) {
     if (mine === tickets) say(problem.message, { fault: true });

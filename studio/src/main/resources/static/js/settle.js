@@ -1,10 +1,11 @@
 // Settle: the picture inside the lit panel is moved, zoomed and turned; the panels stay put.
-import { sheet, select, panel, group, draw } from "./sheet.js";
+import { sheet, select, ids, panel, group, draw } from "./sheet.js";
 import { view, toSheet } from "./view.js";
-import { edit, previewer } from "./server.js";
-import { onBench } from "./bench-parts.js";
+import { edit, previewer, fetchBench } from "./server.js";
+import { onBench, clearProblems } from "./bench-parts.js";
 import { redraw, litAt, liveZoom } from "./marks.js";
-import { pictureMatrix, seatMatrix, matrixText, apply, inFrame, held, zoomed } from "./geometry.js";
+import { seatMatrix, apply, inFrame, held, zoomed } from "./geometry.js";
+import { subject, put } from "./lit.js";
 
 /** A slider's way from 0 to 1000 is a zoom from 50 % to 1600 %, doubling every 200. */
 const toZoom = (way) => 50 * 2 ** (way / 200);
@@ -33,21 +34,23 @@ function only(id) {
   return null;
 }
 
-/** Shows the pictures of the lit panels at other placements, one for each; the last is what is shown. */
-function show(chosen, placements) {
-  chosen.forEach((id, i) => {
-    const { seat, picture } = panel(id);
-    const matrix = pictureMatrix(seat, picture, placements[i]);
-    group(id).querySelector("image").setAttribute("transform", matrixText(matrix));
-    if (chosen.length === 1) litAt(matrix);
-  });
+const withPictures = () => sheet.selected.filter((id) => panel(id).picture);
+
+/** What is moved when these panels are lit: a vista counts once, however many of its panels are lit. */
+function subjects(chosen) {
+  const seen = new Set();
+  return chosen.map(subject).filter(({ whole, picture }) => !whole || !seen.has(picture.id) && seen.add(picture.id));
 }
 
-const withPictures = () => sheet.selected.filter((id) => panel(id).picture);
+/** Shows the lit pictures at other placements, one for each. */
+function show(moved, placements) {
+  const shown = moved.map((one, i) => put(one, placements[i]));
+  if (moved.length === 1) litAt(shown[0]);
+}
 
 function move(start, pressed) {
   const chosen = withPictures();
-  const pictures = chosen.map(panel);
+  const moved = subjects(chosen);
   let last = null;
   const at = (event, now) => {
     let x = (now.x - start.x) / view.scale;
@@ -55,21 +58,18 @@ function move(start, pressed) {
     if (event.shiftKey) [x, y] = Math.abs(x) > Math.abs(y) ? [x, 0] : [0, y];
     return { x, y };
   };
+  const shifted = ({ placement }, by) => ({ ...placement, centre: { x: placement.centre.x + by.x, y: placement.centre.y + by.y } });
   return {
     move(event, now) {
       const by = at(event, now);
-      const placements = pictures.map(({ seat, picture }) => {
-        const { centre } = picture.placement;
-        const step = inFrame(seat, by.x, by.y);
-        return held(picture, { ...picture.placement, centre: { x: centre.x + step.x, y: centre.y + step.y } });
-      });
       // Every picture moves as far as the first one could, in its own frame: one drag, one edit.
-      last = { x: placements[0].centre.x - pictures[0].picture.placement.centre.x, y: placements[0].centre.y - pictures[0].picture.placement.centre.y };
-      show(chosen, pictures.map(({ picture }) => held(picture, { ...picture.placement,
-        centre: { x: picture.placement.centre.x + last.x, y: picture.placement.centre.y + last.y } })));
+      const { seat, picture } = moved[0];
+      const first = held(picture, shifted(picture, inFrame(seat, by.x, by.y)));
+      last = { x: first.centre.x - picture.placement.centre.x, y: first.centre.y - picture.placement.centre.y };
+      show(moved, moved.map((one) => held(one.picture, shifted(one.picture, last))));
     },
-    async end(moved) {
-      if (moved && last) await edit({ kind: "move-picture", panels: chosen, dx: last.x, dy: last.y });
+    async end(wasMoved) {
+      if (wasMoved && last) await edit({ kind: "move-picture", panels: chosen, dx: last.x, dy: last.y, whole: sheet.whole });
       else only(pressed);
       litAt(null);
     },
@@ -78,18 +78,26 @@ function move(start, pressed) {
 }
 
 function back(chosen) {
-  show(chosen, chosen.map((id) => panel(id).picture.placement));
+  const moved = subjects(chosen.filter((id) => panel(id).picture));
+  show(moved, moved.map(({ picture }) => picture.placement));
   liveZoom("");
   litAt(null);
 }
 
 function turn(start) {
   const chosen = withPictures().slice(0, 1);
-  const { seat, picture } = panel(chosen[0]);
-  const before = group(chosen[0]).outerHTML;
+  const { seat, picture, members, whole } = subject(chosen[0]);
+  const before = members.map((id) => group(id).outerHTML);
+  const vistas = sheet.vistas;
+  const restore = () => {
+    sheet.vistas = vistas;
+    members.forEach((id, i) => draw(id, before[i]));
+    redraw();
+  };
+  const about = whole ? picture.middle : { x: 0, y: 0 };
   const heading = (p) => {
     const q = apply(seatMatrix(seat).inverse(), ...Object.values(toSheet(p)));
-    return Math.atan2(q.y, q.x) * 180 / Math.PI;
+    return Math.atan2(q.y - about.y, q.x - about.x) * 180 / Math.PI;
   };
   const first = heading(start);
   let wanted = null;
@@ -103,13 +111,12 @@ function turn(start) {
     },
     async end(moved) {
       live.close();
-      if (moved && wanted !== null && !await edit({ kind: "turn-picture", panels: chosen, turn: wanted })) draw(chosen[0], before);
+      if (moved && wanted !== null && !await edit({ kind: "turn-picture", panels: chosen, turn: wanted, whole: sheet.whole })) restore();
       redraw();
     },
     cancel() {
       live.close();
-      draw(chosen[0], before);
-      redraw();
+      restore();
     },
   };
 }
@@ -117,16 +124,20 @@ function turn(start) {
 /** A turn needs the outline's reach along new axes: the server shows each step. */
 function turner(chosen) {
   const live = previewer((result) => {
-    if (result) for (const part of result.changed) draw(part.id, part.board);
+    if (result) {
+      for (const part of result.changed) draw(part.id, part.board);
+      sheet.vistas = result.vistas;
+    }
     redraw();
   });
-  return { want: (to) => live.want({ kind: "turn-picture", panels: chosen, turn: to }), close: live.close };
+  return { want: (to) => live.want({ kind: "turn-picture", panels: chosen, turn: to, whole: sheet.whole }), close: live.close };
 }
 
 function zoomByCorner(start) {
   const chosen = withPictures().slice(0, 1);
-  const { seat, picture } = panel(chosen[0]);
-  const middle = apply(seatMatrix(seat), 0, 0);
+  const { seat, picture, whole } = subject(chosen[0]);
+  const about = whole ? picture.middle : { x: 0, y: 0 };
+  const middle = apply(seatMatrix(seat), about.x, about.y);
   const far = (p) => {
     const q = toSheet(p);
     return Math.hypot(q.x - middle.x, q.y - middle.y);
@@ -134,25 +145,24 @@ function zoomByCorner(start) {
   let zoom = picture.zoom;
   return {
     move(_, at) {
-      zoom = showZoom(chosen[0], picture.zoom * far(at) / far(start), { x: 0, y: 0 });
+      zoom = showZoom(chosen[0], picture.zoom * far(at) / far(start), about);
     },
     async end(moved) {
-      if (moved) await edit({ kind: "zoom-picture", panels: chosen, zoom: zoom * 100 });
+      if (moved) await edit({ kind: "zoom-picture", panels: chosen, zoom: zoom * 100, whole: sheet.whole });
       back(chosen);
     },
     cancel: () => back(chosen),
   };
 }
 
-/** Shows a zoom about an anchor in the panel's frame; answers the zoom that could be shown. */
+/** Shows a zoom about an anchor in the subject's frame, its middle if there is none; answers the zoom that could be shown. */
 function showZoom(id, zoom, anchor) {
-  const { seat, picture } = panel(id);
+  const lit = subject(id);
+  const { picture, whole } = lit;
   const wanted = Math.max(picture.held ? 1 : 0.05, Math.min(50, zoom));
-  const placement = held(picture, zoomed(picture.placement, wanted / picture.zoom, anchor));
-  const matrix = pictureMatrix(seat, picture, placement);
-  group(id).querySelector("image").setAttribute("transform", matrixText(matrix));
+  const placement = held(picture, zoomed(picture.placement, wanted / picture.zoom, anchor || (whole ? picture.middle : { x: 0, y: 0 })));
   liveZoom(`${Math.round(wanted * 100)} %`);
-  litAt(matrix);
+  litAt(put(lit, placement));
   return wanted;
 }
 
@@ -161,9 +171,12 @@ let wheeling = null;
 /** Zooms the lit picture at the pointer; one edit when the wheel rests. False where no lit picture is under it. */
 export function wheel(event, at) {
   const id = event.target.closest?.(".panel")?.dataset.id;
-  if (!id || sheet.selected[0] !== id || !panel(id).picture) return false;
+  if (!id || !panel(id).picture || !sheet.selected.length) return false;
+  // Over any panel of a vista that is lit whole, the wheel zooms the vista.
+  const lit = subject(id);
+  if (sheet.selected[0] !== id && !(lit.whole && lit.members.includes(sheet.selected[0]))) return false;
   if (wheeling && (wheeling.id !== id || Math.hypot(at.x - wheeling.at.x, at.y - wheeling.at.y) > 6)) settleWheel();
-  const { seat, picture } = panel(id);
+  const { seat, picture } = lit;
   wheeling ||= { id, at, anchor: apply(seatMatrix(seat).inverse(), ...Object.values(toSheet(at))), zoom: picture.zoom };
   wheeling.zoom = showZoom(id, wheeling.zoom * Math.exp(-event.deltaY * (event.deltaMode ? 0.05 : 0.0016)), wheeling.anchor);
   clearTimeout(wheeling.timer);
@@ -175,7 +188,7 @@ async function settleWheel() {
   const { id, zoom, anchor, timer } = wheeling;
   clearTimeout(timer);
   wheeling = null;
-  await edit({ kind: "zoom-picture", panels: [id], zoom: zoom * 100, atX: anchor.x, atY: anchor.y });
+  await edit({ kind: "zoom-picture", panels: [id], zoom: zoom * 100, atX: anchor.x, atY: anchor.y, whole: sheet.whole });
   if (!wheeling) back([id]);
 }
 
@@ -183,14 +196,14 @@ async function settleWheel() {
 export function nudge(dx, dy) {
   const chosen = withPictures();
   if (!chosen.length) return;
-  const step = inFrame(panel(chosen[0]).seat, dx, dy);
-  edit({ kind: "move-picture", panels: chosen, dx: step.x, dy: step.y });
+  const step = inFrame(subject(chosen[0]).seat, dx, dy);
+  edit({ kind: "move-picture", panels: chosen, dx: step.x, dy: step.y, whole: sheet.whole });
 }
 
 /** Zooms the pictures by keys. */
 export function zoomKey(factor) {
   const chosen = withPictures();
-  if (chosen.length) edit({ kind: "zoom-picture", panels: chosen, zoom: panel(chosen[0]).picture.zoom * factor * 100 });
+  if (chosen.length) edit({ kind: "zoom-picture", panels: chosen, zoom: subject(chosen[0]).picture.zoom * factor * 100, whole: sheet.whole });
 }
 
 onBench("#zoom-slider", (zoom) => {
@@ -198,12 +211,12 @@ onBench("#zoom-slider", (zoom) => {
   zoom.value = toWay(Number(zoom.dataset.value));
   zoom.addEventListener("input", () => {
     const id = withPictures()[0];
-    number.value = `${Math.round(showZoom(id, toZoom(zoom.value) / 100, { x: 0, y: 0 }) * 100)} %`;
+    number.value = `${Math.round(showZoom(id, toZoom(zoom.value) / 100) * 100)} %`;
   });
   zoom.addEventListener("change", async () => {
     const chosen = withPictures();
-    const wanted = Math.max(panel(chosen[0]).picture.held ? 100 : 5, toZoom(zoom.value));
-    await edit({ kind: "zoom-picture", panels: chosen, zoom: wanted }, zoom);
+    const wanted = Math.max(subject(chosen[0]).picture.held ? 100 : 5, toZoom(zoom.value));
+    await edit({ kind: "zoom-picture", panels: chosen, zoom: wanted, whole: sheet.whole }, zoom);
     back(chosen);
   });
   const turns = document.getElementById("turn-slider");
@@ -216,6 +229,36 @@ onBench("#zoom-slider", (zoom) => {
   turns.addEventListener("change", () => {
     live?.close();
     live = null;
-    edit({ kind: "turn-picture", panels: withPictures(), turn: Number(turns.value) }, turns);
+    edit({ kind: "turn-picture", panels: withPictures(), turn: Number(turns.value), whole: sheet.whole }, turns);
   });
+});
+
+onBench("[name=moves]", (first) => first.closest(".choice").addEventListener("change", (event) => {
+  sheet.whole = event.target.value === "whole";
+  sessionStorage.setItem("lantern.whole", sheet.whole ? "yes" : "no");
+  redraw();
+  fetchBench();
+}));
+
+/** Loosening goes for the lit panels, or for all of the vista when it is lit whole. */
+onBench("#loosen", (form) => {
+  const loosen = () => {
+    clearProblems(form);
+    const lit = subject(withPictures()[0]);
+    edit({ kind: "loosen", panels: lit.whole ? lit.members : withPictures(), ...Object.fromEntries(new FormData(form)) }, form);
+  };
+  form.addEventListener("submit", (event) => {
+    event.preventDefault();
+    loosen();
+  });
+  form.querySelector("[data-loosen-seed]").addEventListener("click", () => {
+    form.seed.value = (Number(form.seed.value) || 0) % 999999 + 1;
+    form.seed.dispatchEvent(new Event("change", { bubbles: true }));
+    loosen();
+  });
+});
+
+document.getElementById("bench").addEventListener("click", (event) => {
+  const button = event.target.closest("[data-members]");
+  if (button) select(ids().filter((id) => panel(id).picture?.vista === button.dataset.members));
 });

@@ -5,6 +5,7 @@ export const sheet = {
   id: dataset.sheet, version: Number(dataset.version), stage: dataset.stage, unit: dataset.unit, ppi: Number(dataset.ppi),
   width: Number(dataset.width), height: Number(dataset.height), selected: [], key: null,
   guides: JSON.parse(document.getElementById("board").dataset.guides),
+  vistas: JSON.parse(document.getElementById("board").dataset.vistas), whole: sessionStorage.getItem("lantern.whole") !== "no",
 };
 
 const layer = document.getElementById("panels");

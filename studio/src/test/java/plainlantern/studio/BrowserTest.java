@@ -848,6 +848,87 @@ class BrowserTest extends StudioTest {
         undoSays("Mirror: Panel 1");
     }
 
+    /** One picture behind three panels: dropped into their gap, moved whole, nudged, set back, loosened, replaced, carried, left. */
+    @Test
+    void aVistaIsMovedWholeAndItsSlicesAlone() {
+        newSheet("200", "100", "mm", "100");
+        grid(1, 3);
+        bring(new FilePayload("Ridges.jpg", "image/jpeg", jpeg(1500, 600, 20)), new FilePayload("Noon.jpg", "image/jpeg", jpeg(900, 900, 170)));
+        page.locator("#well").focus();
+        page.keyboard().press("Control+a");
+        double[] gap = middle(panel(1));
+        gap[0] = (panel(0).boundingBox().x + panel(0).boundingBox().width + panel(1).boundingBox().x) / 2;
+        BoundingBox well = page.locator("#well").boundingBox();
+        page.locator(".shelf-picture").first().dragTo(page.locator("#well"), new Locator.DragToOptions().setTargetPosition(gap[0] - well.x, gap[1] - well.y));
+        undoSays("Vista of Ridges: 3 panels");
+        assertThat(page.locator("#panels image")).hasCount(3);
+        page.keyboard().press("3");
+        page.keyboard().press("Escape");
+        click(panel(1));
+        assertThat(page.locator(".verdict")).containsText("Covers all 3 panels.");
+        List<Double> before = imageLefts();
+        drag(middle(panel(1)), 12, 0);
+        undoSays("Move vista: Panel 2");
+        List<Double> after = imageLefts();
+        for (int i = 0; i < 3; i++) assertThat(after.get(i) - before.get(i)).isCloseTo(after.get(0) - before.get(0), within(1e-3));
+        assertThat(after.get(0)).isGreaterThan(before.get(0) + 0.5);
+        page.mouse().move(middle(panel(2))[0], middle(panel(2))[1]);
+        page.mouse().wheel(0, -200);
+        undoSays("Zoom vista: Panel 3");
+        assertThat(page.locator(".verdict")).containsText("Covers all 3 panels.");
+        drag(middle(page.locator("[data-grip=turn]")), 60, 5);
+        undoSays("Turn vista: Panel 2");
+
+        page.getByText("This panel", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(page.locator(".verdict")).containsText("Covers the panel.");
+        after = imageLefts();
+        drag(middle(panel(1)), 10, 4);
+        undoSays("Move picture: Panel 2");
+        assertThat(imageLefts().get(0)).isCloseTo(after.get(0), within(1e-6));
+        assertThat(imageLefts().get(1)).isNotCloseTo(after.get(1), within(0.5));
+        page.getByText("Back in register").click();
+        undoSays("Back in register: Panel 2");
+        assertThat(imageLefts().get(1)).isCloseTo(after.get(1), within(1e-3));
+        page.locator("[data-edit=mirror-picture]").click();
+        assertThat(page.locator(".say.fault")).containsText("Mirror the whole vista");
+
+        page.getByText("Whole vista").click();
+        assertThat(page.locator(".verdict")).containsText("Covers all 3 panels.");
+        page.locator("details[data-part=loosen] summary").click();
+        page.locator("#loosen [name=offset]").fill("2 mm");
+        page.locator("#loosen .btn").first().click();
+        undoSays("Loosen: 3 panels");
+        page.getByText("Another seed").click();
+        assertThat(page.locator("#loosen [name=seed]")).hasValue("2");
+        page.locator("#loosen [name=zoom]").fill("500");
+        page.locator("#loosen .btn").first().click();
+        assertThat(page.locator("#loosen .problem").filter(new Locator.FilterOptions().setHasText("0 to 200 % can be"))).isVisible();
+
+        page.getByText("All its panels").click();
+        assertThat(page.locator(".card-panel.chosen")).hasCount(3);
+        page.keyboard().press("2");
+        page.getByText("Behind them all").click();
+        page.locator(".shelf-picture").nth(1).click();
+        undoSays("Vista shows Noon");
+        page.keyboard().press("Escape");
+        click(panel(0));
+        page.keyboard().press("3");
+        page.getByText("Carry the slice").click();
+        undoSays("Carry the slice: Panel 1");
+        page.getByText("Leave the vista").click();
+        undoSays("Leave vista: Panel 1");
+        assertThat(page.locator("[name=moves]")).hasCount(0);
+        page.keyboard().press("2");
+        page.getByText("See through to Noon").click();
+        undoSays("Join vista: Panel 1");
+    }
+
+    /** Where each panel's picture has its upper left corner, mm on the sheet. */
+    private List<Double> imageLefts() {
+        page.waitForTimeout(300);
+        return numbers("() => [...document.querySelectorAll('#panels image')].map(i => i.transform.baseVal.consolidate().matrix.e)", null);
+    }
+
     /** CSS Backgrounds and Borders 3, 4.5: Chromium rounds a box with overlapping radii as our rectangle does. */
     @Test
     void cornersShrinkAsInCss() throws Exception {

@@ -1,6 +1,7 @@
 package plainlantern.studio.board;
 
 import java.util.List;
+import java.util.Map;
 import plainlantern.arranging.Snaps;
 
 /**
@@ -13,11 +14,12 @@ import plainlantern.arranging.Snaps;
  * @param selected what is selected now
  * @param paper    the paper's colour, empty where there is none
  * @param bench    the bench's HTML
+ * @param vistas  how each vista lies, for gestures
  * @param guides   the lines that are shown to help placing
  */
 record Answer(long version, String name, String size, String kept, String undo, String redo, List<Part> changed, List<String> order,
               List<String> selected, String paper, String count, String states, String bench, Facts facts,
-              List<Snaps.Line> guides) {
+              List<Snaps.Line> guides, List<Map<String, Object>> vistas) {
     /** What the sheet is; lengths in mm. */
     record Facts(String unit, double ppi, double width, double height, double bleed) {}
 

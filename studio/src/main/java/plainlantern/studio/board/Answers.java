@@ -12,16 +12,18 @@ import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
-import plainlantern.rendering.BoardPainter;
 import plainlantern.arranging.Snaps;
+import plainlantern.rendering.BoardPainter;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Paper;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetSize;
+import plainlantern.sheet.Vista;
 import plainlantern.studio.sheets.Change;
 import plainlantern.studio.sheets.Opened;
 
@@ -40,20 +42,30 @@ class Answers {
         this.templates = templates;
     }
 
+    /** What the page looks at: the open stage, and whether the numbers of whole vistas are wanted. */
+    record Looking(Stage stage, boolean whole) {}
+
     /** @param whole whether everything is drawn, because the page showed another version than the edit met */
-    Answer to(Change change, boolean whole, Stage stage, Collection<String> selected) {
+    Answer to(Change change, boolean whole, Looking looking, Collection<String> selected) {
         Sheet now = change.after().sheet();
         Map<String, Panel> before = new HashMap<>();
         if (!whole) for (Panel panel : change.before().panels()) before.put(panel.id(), panel);
-        List<Panel> changed = now.panels().stream().filter(p -> !p.equals(before.get(p.id()))).toList();
-        return answer(change.after(), changed, stage, selected);
+        Set<String> moved = whole ? Set.of() : moved(change);
+        List<Panel> changed = now.panels().stream().filter(p -> !p.equals(before.get(p.id())) || p.slice().map(s -> moved.contains(s.vista())).orElse(false)).toList();
+        return answer(change.after(), changed, looking, selected);
     }
 
-    Answer whole(Opened opened, Stage stage, Collection<String> selected) {
-        return answer(opened, opened.sheet().panels(), stage, selected);
+    /** The vistas that are not as they were: all their panels show something else. */
+    static Set<String> moved(Change change) {
+        Set<Vista> was = new HashSet<>(change.before().vistas());
+        return change.after().sheet().vistas().stream().filter(v -> !was.contains(v)).map(Vista::id).collect(Collectors.toSet());
     }
 
-    private Answer answer(Opened opened, List<Panel> changed, Stage stage, Collection<String> selected) {
+    Answer whole(Opened opened, Looking looking, Collection<String> selected) {
+        return answer(opened, opened.sheet().panels(), looking, selected);
+    }
+
+    private Answer answer(Opened opened, List<Panel> changed, Looking looking, Collection<String> selected) {
         Sheet sheet = opened.sheet();
         List<String> order = sheet.elements().stream().map(Element::id).toList();
         Set<String> there = new HashSet<>(order);
@@ -66,8 +78,12 @@ class Answers {
         }
         return new Answer(opened.version(), sheet.name(), SheetSize.describe(sheet), kept(opened), opened.undo().orElse(""),
                 opened.redo().orElse(""), parts, order, kept, sheet.paper() instanceof Paper.Plain plain ? plain.colour().hex() : "",
-                lineUp.count(), lineUp.states(), bench(BenchView.of(opened.id(), sheet, stage, kept)),
-                new Answer.Facts(sheet.unit().symbol(), sheet.ppi(), sheet.width(), sheet.height(), sheet.bleed()), guides(sheet));
+                lineUp.count(), lineUp.states(), bench(BenchView.of(opened.id(), sheet, looking.stage(), kept, looking.whole())),
+                new Answer.Facts(sheet.unit().symbol(), sheet.ppi(), sheet.width(), sheet.height(), sheet.bleed()), guides(sheet), vistas(sheet));
+    }
+
+    static List<Map<String, Object>> vistas(Sheet sheet) {
+        return sheet.vistas().stream().map(v -> BoardPainter.vista(sheet, v)).toList();
     }
 
     static List<Snaps.Line> guides(Sheet sheet) {

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import plainlantern.arranging.Seams;
 import plainlantern.arranging.Snaps;
+import plainlantern.fitting.Vistas;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
@@ -60,7 +61,8 @@ public class ArrangeController {
     @ResponseBody
     Copied copy(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam List<String> panels) {
         Sheet sheet = sheet(member, id);
-        List<Panel> copied = sheet.panels(panels);
+        // A vista stays behind: what was seen of it goes along as a picture of the panel's own.
+        List<Panel> copied = sheet.panels(panels).stream().map(p -> Vistas.left(sheet, p)).toList();
         Set<String> shown = new HashSet<>();
         for (Panel panel : copied) panel.picture().ifPresent(own -> shown.add(own.picture()));
         return new Copied(copied, sheet.shelf().stream().filter(p -> shown.contains(p.id())).toList());

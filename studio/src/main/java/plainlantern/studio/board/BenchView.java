@@ -13,19 +13,20 @@ import plainlantern.sheet.Sheet;
 
 /** What the bench's template shows for one stage and one selection. */
 public record BenchView(UUID id, Sheet sheet, Stage stage, SelectionView selection, Numbers numbers, String gap, String paper,
-                        List<ShelfCard> shelf, String delivered, String ppi, Optional<ArrangeView> arrange) {
+                        List<ShelfCard> shelf, String delivered, String ppi, Optional<ArrangeView> arrange, Optional<SettleView> settle) {
     /** A picture on the shelf and where it is used. */
     public record ShelfCard(Picture picture, int uses) {}
 
-    static BenchView of(UUID id, Sheet sheet, Stage stage, Collection<String> selected) {
+    static BenchView of(UUID id, Sheet sheet, Stage stage, Collection<String> selected, boolean whole) {
         Numbers numbers = new Numbers(sheet);
         // Five millimetres, twenty pixels: a gap that is seen as one (common practice).
         String gap = numbers.length(sheet.unit() == Unit.PX ? 20 * Unit.PX.inMm(sheet.ppi()) : 5);
         String paper = sheet.paper() instanceof Paper.Plain plain ? plain.colour().hex() : "";
         List<ShelfCard> shelf = stage != Stage.FILL ? List.of()
                 : sheet.shelf().stream().map(p -> new ShelfCard(p, sheet.users(p.id()).size())).toList();
-        return new BenchView(id, sheet, stage, SelectionView.of(sheet, selected), numbers, gap, paper, shelf, delivered(sheet), Long.toString(Math.round(sheet.ppi())),
-                stage == Stage.ARRANGE ? Optional.of(ArrangeView.of(sheet, selected)) : Optional.empty());
+        return new BenchView(id, sheet, stage, SelectionView.of(sheet, selected, whole), numbers, gap, paper, shelf, delivered(sheet), Long.toString(Math.round(sheet.ppi())),
+                stage == Stage.ARRANGE ? Optional.of(ArrangeView.of(sheet, selected)) : Optional.empty(),
+                stage == Stage.FILL || stage == Stage.SETTLE ? Optional.of(SettleView.of(sheet, selected)) : Optional.empty());
     }
 
     /** "4961 × 3508 px", or why the sheet cannot be delivered at its own ppi. */

@@ -31,6 +31,7 @@ import plainlantern.editing.LayOut;
 import plainlantern.editing.Paste;
 import plainlantern.editing.ShelvePictures;
 import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Typed;
 import plainlantern.outline.PathData;
 import plainlantern.pattern.EvenGrid;
 import plainlantern.pattern.Piece;
@@ -41,6 +42,7 @@ import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
 import plainlantern.sheet.SheetSize;
+import plainlantern.sheet.Vista;
 import plainlantern.studio.account.Member;
 import plainlantern.studio.sheets.Change;
 import plainlantern.studio.sheets.Opened;
@@ -63,10 +65,14 @@ public class BoardController {
     }
 
     /** An edit on its way in, with what the page shows; {@code edit} is read when the sheet it meets is known. */
-    record Request(JsonNode edit, String stage, List<String> selected, long version) {}
+    record Request(JsonNode edit, String stage, List<String> selected, long version, @Typed.Switch boolean whole) {
+        Answers.Looking looking() {
+            return new Answers.Looking(Stage.of(stage), whole);
+        }
+    }
 
     /** Pictures to put on the shelf: names by id. */
-    record Shelving(LinkedHashMap<String, String> pictures, String stage, List<String> selected, long version) {}
+    record Shelving(LinkedHashMap<String, String> pictures, String stage, List<String> selected, long version, @Typed.Switch boolean whole) {}
 
     @GetMapping
     String page(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam(defaultValue = "") String stage, Model model) {
@@ -79,27 +85,29 @@ public class BoardController {
         model.addAttribute("kept", Answers.kept(opened));
         model.addAttribute("panels", sheet.panels().stream().map(p -> BoardPainter.panel(sheet, p, Answers.BOARD)).toList());
         model.addAttribute("lineup", LineUpView.of(sheet, sheet.panels(), Answers.CARD));
+        model.addAttribute("vistas", SheetJson.MAPPER.writeValueAsString(Answers.vistas(sheet)));
         model.addAttribute("guides", SheetJson.MAPPER.writeValueAsString(Answers.guides(sheet)));
         model.addAttribute("gallery", answers.gallery());
         model.addAttribute("stages", Stage.values());
-        model.addAttribute("view", BenchView.of(id, sheet, Stage.of(stage), List.of()));
+        model.addAttribute("view", BenchView.of(id, sheet, Stage.of(stage), List.of(), false));
         return "board/workbench";
     }
 
     @GetMapping(path = "/bench", produces = MediaType.TEXT_HTML_VALUE)
     @ResponseBody
     String bench(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam String stage,
-                 @RequestParam(defaultValue = "") List<String> selected) {
-        return answers.bench(BenchView.of(id, sheets.open(id, member.id()).sheet(), Stage.of(stage), selected));
+                 @RequestParam(defaultValue = "") List<String> selected, @RequestParam(defaultValue = "false") boolean whole) {
+        return answers.bench(BenchView.of(id, sheets.open(id, member.id()).sheet(), Stage.of(stage), selected, whole));
     }
 
     /** Everything anew where the sheet is no longer at {@code version}, else 204. */
     @GetMapping("/changes")
     @ResponseBody
     ResponseEntity<Answer> changes(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam long version,
-                                   @RequestParam String stage, @RequestParam(defaultValue = "") List<String> selected) {
+                                   @RequestParam String stage, @RequestParam(defaultValue = "") List<String> selected,
+                                   @RequestParam(defaultValue = "false") boolean whole) {
         if (sheets.version(id, member.id()) == version) return ResponseEntity.noContent().build();
-        return ResponseEntity.ok(answers.whole(sheets.open(id, member.id()), Stage.of(stage), selected));
+        return ResponseEntity.ok(answers.whole(sheets.open(id, member.id()), new Answers.Looking(Stage.of(stage), whole), selected));
     }
 
     @PostMapping("/edits")
@@ -108,7 +116,7 @@ public class BoardController {
         Edit[] read = new Edit[1];
         Change change = sheets.apply(id, member.id(), sheet -> read[0] = read(request, sheet));
         Collection<String> selected = selected(read[0], request.selected(), change);
-        return answers.to(change, change.versionBefore() != request.version(), Stage.of(request.stage()), selected);
+        return answers.to(change, change.versionBefore() != request.version(), request.looking(), selected);
     }
 
     /** New panels become the selection; halves of a cut join it, so that the next cut divides them too. */
@@ -129,9 +137,10 @@ public class BoardController {
         if (edit instanceof LayOut layOut) return laid(layOut, before);
         Sheet after = edit.apply(before);
         Set<Panel> was = new HashSet<>(before.panels());
-        List<Answer.Part> parts = after.panels().stream().filter(p -> !was.contains(p))
+        Set<Vista> lay = new HashSet<>(before.vistas());
+        List<Answer.Part> parts = after.panels().stream().filter(p -> !was.contains(p) || p.slice().map(s -> !lay.contains(after.vista(s.vista()))).orElse(false))
                 .map(p -> new Answer.Part(p.id(), BoardPainter.panel(after, p, Answers.BOARD), "")).toList();
-        return Map.of("changed", parts);
+        return Map.of("changed", parts, "vistas", Answers.vistas(after));
     }
 
     /** The pieces of a pattern as they would lie, what is said of them, what would be lost; for grids also the lines between cells. */
@@ -161,7 +170,7 @@ public class BoardController {
             for (Picture picture : paste.pictures()) names.put(picture.id(), picture.name());
             return new Paste(paste.panels(), pictures.owned(member.id(), names), paste.dx(), paste.dy());
         });
-        return answers.to(change, change.versionBefore() != request.version(), Stage.of(request.stage()), added(change));
+        return answers.to(change, change.versionBefore() != request.version(), request.looking(), added(change));
     }
 
     @PostMapping("/shelf")
@@ -169,7 +178,7 @@ public class BoardController {
     Answer shelve(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Shelving request) {
         ShelvePictures edit = new ShelvePictures(pictures.owned(member.id(), request.pictures()));
         Change change = sheets.apply(id, member.id(), sheet -> edit);
-        return answers.to(change, change.versionBefore() != request.version(), Stage.of(request.stage()), request.selected());
+        return answers.to(change, change.versionBefore() != request.version(), new Answers.Looking(Stage.of(request.stage()), request.whole()), request.selected());
     }
 
     @PostMapping("/undo")
@@ -185,7 +194,7 @@ public class BoardController {
     }
 
     private Answer stepped(Request request, Change change) {
-        return answers.to(change, change.versionBefore() != request.version(), Stage.of(request.stage()), request.selected());
+        return answers.to(change, change.versionBefore() != request.version(), request.looking(), request.selected());
     }
 
     /** Pictures come onto a shelf through {@link #shelve} alone, which knows whose they are. */

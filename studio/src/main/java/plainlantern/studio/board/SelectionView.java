@@ -6,12 +6,18 @@ import java.util.Optional;
 import java.util.function.Function;
 import plainlantern.fitting.Coverage;
 import plainlantern.fitting.PanelState;
+import plainlantern.fitting.Sitting;
+import plainlantern.fitting.Vistas;
 import plainlantern.geometry.Box;
+import plainlantern.geometry.Point;
 import plainlantern.outline.Outline;
 import plainlantern.outline.Rectangle;
 import plainlantern.sheet.Content.OwnPicture;
+import plainlantern.sheet.Nudge;
 import plainlantern.sheet.Panel;
+import plainlantern.sheet.Placement;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.Vista;
 
 /**
  * What the bench shows of the selected panels. A field is empty where the panels differ.
@@ -21,9 +27,19 @@ public record SelectionView(List<Panel> panels, String title, String left, Strin
     /** How the pictures of the selection sit; numbers are of the first panel that has a picture. */
     public record PictureView(String name, String fit, String across, String down, String zoom, double zoomNumber, String turn,
                               double turnNumber, boolean held, Coverage coverage, String verdict, String room,
-                              String ppi, boolean soft, String target) {}
+                              String ppi, boolean soft, String target, Optional<VistaView> vista) {}
 
-    static SelectionView of(Sheet sheet, Collection<String> selected) {
+    /**
+     * The vista that the lit panel shows a slice of.
+     *
+     * @param members how many panels show it
+     * @param whole   whether the numbers beside are those of the whole vista, from the middle of all its panels
+     * @param carried whether the lit panel carries its slice
+     * @param nudged  whether the lit panel's slice is nudged
+     */
+    public record VistaView(String id, int members, boolean whole, boolean carried, boolean nudged) {}
+
+    static SelectionView of(Sheet sheet, Collection<String> selected, boolean whole) {
         List<Panel> panels = sheet.panels().stream().filter(p -> selected.contains(p.id())).toList();
         if (panels.isEmpty()) return new SelectionView(panels, "", "", "", "", "", "", "", List.of(), Optional.empty());
         Numbers numbers = new Numbers(sheet);
@@ -32,7 +48,7 @@ public record SelectionView(List<Panel> panels, String title, String left, Strin
         return new SelectionView(panels, title, numbers.length(box.x()), numbers.length(box.y()),
                 common(panels, p -> numbers.length(p.seat().width())), common(panels, p -> numbers.length(p.seat().height())),
                 common(panels, p -> numbers.degrees(p.seat().turn())), common(panels, p -> p.outline().label()),
-                radii(numbers, panels), panels.stream().filter(p -> p.picture().isPresent()).findFirst().map(p -> picture(sheet, p)));
+                radii(numbers, panels), panels.stream().filter(p -> !p.content().isEmpty()).findFirst().map(p -> picture(sheet, p, whole)));
     }
 
     private static String common(List<Panel> panels, Function<Panel, String> field) {
@@ -46,15 +62,32 @@ public record SelectionView(List<Panel> panels, String title, String left, Strin
         return List.of(numbers.bare(r.topLeft()), numbers.bare(r.topRight()), numbers.bare(r.bottomRight()), numbers.bare(r.bottomLeft()));
     }
 
-    private static PictureView picture(Sheet sheet, Panel panel) {
-        OwnPicture own = panel.picture().orElseThrow();
-        Coverage c = PanelState.coverage(sheet, panel).orElseThrow();
+    private static PictureView picture(Sheet sheet, Panel panel, boolean wholeWanted) {
+        Optional<Vista> vista = panel.slice().map(slice -> sheet.vista(slice.vista()));
+        boolean whole = wholeWanted && vista.isPresent();
+        OwnPicture own = Vistas.shown(sheet, panel).orElseThrow();
+        Sitting sitting = whole ? Vistas.sitting(sheet, vista.get()) : Sitting.of(panel, sheet.picture(own.picture()));
+        Placement p = whole ? Vistas.placement(vista.get(), sheet.picture(own.picture())) : own.placement();
+        Point from = whole ? sitting.middle() : Point.ORIGIN;
+        Coverage c = Coverage.of(sitting, p);
         Numbers n = new Numbers(sheet);
-        String verdict = c.covered() ? "Covers the panel." : n.percent(c.bareShare()) + " of the panel is bare.";
         boolean soft = c.softer(sheet.ppi());
-        var p = own.placement();
-        return new PictureView(sheet.picture(own.picture()).name(), own.fit().label(), n.length(p.centre().x()), n.length(p.centre().y()),
-                n.percent(c.zoom()), c.zoom() * 100, n.degrees(p.turn()), p.turn(), own.held(), c, verdict, n.room(c),
-                n.ppi(c.ppi()), soft, n.ppi(sheet.ppi()));
+        return new PictureView(sheet.picture(own.picture()).name(), own.fit().label(), n.length(p.centre().x() - from.x()), n.length(p.centre().y() - from.y()),
+                n.percent(c.zoom()), c.zoom() * 100, n.degrees(p.turn()), p.turn(), own.held(), c, whole ? verdict(sheet, vista.get()) : verdict(n, c), n.room(c),
+                n.ppi(c.ppi()), soft, n.ppi(sheet.ppi()), vista.map(v -> new VistaView(v.id(), sheet.members(v.id()).size(), whole,
+                panel.slice().get().carried(), !panel.slice().get().nudge().equals(Nudge.NONE))));
+    }
+
+    private static String verdict(Numbers n, Coverage c) {
+        return c.covered() ? "Covers the panel." : n.percent(c.bareShare()) + " of the panel is bare.";
+    }
+
+    /** "Covers all 3 panels.", or the bare ones by name. */
+    private static String verdict(Sheet sheet, Vista vista) {
+        List<Panel> members = sheet.members(vista.id());
+        List<String> bare = members.stream().filter(m -> PanelState.of(sheet, m) == PanelState.BARE).map(Panel::name).toList();
+        if (bare.isEmpty()) return "Covers all " + members.size() + " panels.";
+        String names = String.join(", ", bare.subList(0, Math.min(3, bare.size())));
+        return bare.size() == 1 ? names + " is bare." : names + (bare.size() > 3 ? " and " + (bare.size() - 3) + " more are bare." : " are bare.");
     }
 }

@@ -10,6 +10,8 @@ import plainlantern.editing.Cut;
 import plainlantern.editing.Edit;
 import plainlantern.editing.FillPanels;
 import plainlantern.editing.LayOut;
+import plainlantern.editing.Loosen;
+import plainlantern.editing.MakeVista;
 import plainlantern.editing.MovePicture;
 import plainlantern.editing.Rename;
 import plainlantern.editing.SeatPanels;
@@ -28,6 +30,7 @@ import plainlantern.pattern.Polyptych;
 import plainlantern.pattern.StepAndRepeat;
 import plainlantern.sheet.Colour;
 import plainlantern.sheet.Margins;
+import plainlantern.sheet.Panel;
 import plainlantern.sheet.Paper;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
@@ -50,7 +53,7 @@ final class DemoSheets {
     private static final List<String> EVERYTHING = Stream.of(MORNINGS, CARD, EXTRA).flatMap(List::stream).toList();
     private static final Margins NARROW = new Margins(12, 12, 12, 12);
 
-    static final List<Plan> ALL = List.of(badges(), poster(), puzzle(), honeycomb(), postcard(), triptych(), mornings());
+    static final List<Plan> ALL = List.of(badges(), joiner(), poster(), puzzle(), honeycomb(), postcard(), triptych(), mornings());
 
     private DemoSheets() {}
 
@@ -64,10 +67,10 @@ final class DemoSheets {
             steps.add((sheet, shelf) -> new FillPanels(List.of(id(sheet, at)), shelf.get(name).id()));
             steps.add((sheet, shelf) -> new Rename(id(sheet, at), name));
         }
-        steps.add((sheet, shelf) -> new ZoomPicture(List.of(id(sheet, 0)), 118, OptionalDouble.of(20), OptionalDouble.of(0)));
-        steps.add((sheet, shelf) -> new MovePicture(List.of(id(sheet, 1)), 0, -24));
-        steps.add((sheet, shelf) -> new ZoomPicture(List.of(id(sheet, 5)), 125, OptionalDouble.of(0), OptionalDouble.of(0)));
-        steps.add((sheet, shelf) -> new MovePicture(List.of(id(sheet, 7)), 0, -30));
+        steps.add((sheet, shelf) -> new ZoomPicture(List.of(id(sheet, 0)), 118, OptionalDouble.of(20), OptionalDouble.of(0), false));
+        steps.add((sheet, shelf) -> new MovePicture(List.of(id(sheet, 1)), 0, -24, false));
+        steps.add((sheet, shelf) -> new ZoomPicture(List.of(id(sheet, 5)), 125, OptionalDouble.of(0), OptionalDouble.of(0), false));
+        steps.add((sheet, shelf) -> new MovePicture(List.of(id(sheet, 7)), 0, -30, false));
         return new Plan(Sheet.empty("Nine mornings", Unit.MM, 420, 297, 300), steps);
     }
 
@@ -84,7 +87,12 @@ final class DemoSheets {
 
     private static Plan triptych() {
         List<Step> steps = new ArrayList<>(List.of(shelve(CARD), lay(new Polyptych(List.of(1.0, 1.4, 1.0), 6, 8, true), new Margins(48, 13, 48, 13))));
-        fill(steps, List.of("Geese going home", "Long evening", "Moon tide"), 3);
+        steps.add((sheet, shelf) -> new MakeVista(ids(sheet), shelf.get("Long evening").id()));
+        steps.add((sheet, shelf) -> new MovePicture(ids(sheet), 90, 0, true));
+        for (String name : List.of("Left", "Centre", "Right")) {
+            int at = List.of("Left", "Centre", "Right").indexOf(name);
+            steps.add((sheet, shelf) -> new Rename(id(sheet, at), name));
+        }
         return new Plan(Sheet.empty("Tide triptych", Unit.MM, 420, 297, 300), steps);
     }
 
@@ -122,6 +130,18 @@ final class DemoSheets {
         steps.add((sheet, shelf) -> new Cut(25, 0, 135, 420, 5, List.of()));
         fill(steps, names, 7);
         return new Plan(Sheet.empty("Open day poster", Unit.MM, 297, 420, 300), steps);
+    }
+
+    /** Sixty looks at one picture, each a little off, as if photographed one by one. */
+    private static Plan joiner() {
+        List<Step> steps = new ArrayList<>(List.of(shelve(List.of("Tide mill at noon")), lay(new EvenGrid(6, 10, 0, 0), new Margins(18, 18, 18, 18))));
+        steps.add((sheet, shelf) -> new MakeVista(ids(sheet), shelf.get("Tide mill at noon").id()));
+        steps.add((sheet, shelf) -> new Loosen(ids(sheet), 2.5, 0.14, 3.5, 6));
+        return new Plan(Sheet.empty("Sixty looks at the mill", Unit.MM, 297, 210, 300), steps);
+    }
+
+    private static List<String> ids(Sheet sheet) {
+        return sheet.panels().stream().map(Panel::id).toList();
     }
 
     private static Step shelve(List<String> names) {

@@ -29,7 +29,7 @@ class ViewsTest {
     }
 
     private static PictureView settled(Sheet sheet) {
-        return SelectionView.of(sheet, List.of("p1")).picture().orElseThrow();
+        return SelectionView.of(sheet, List.of("p1"), false).picture().orElseThrow();
     }
 
     private static final String FILL = "{'kind':'fill','panels':['p1','p2'],'picture':'" + "d".repeat(64) + "'}";
@@ -37,20 +37,20 @@ class ViewsTest {
     @Test
     void onePanelIsShownExactlyAndSeveralWhereTheyAgree() {
         Sheet sheet = sheet(Unit.MM, "{'kind':'seat-panels','panels':['p2'],'height':50}");
-        SelectionView one = SelectionView.of(sheet, List.of("p1"));
+        SelectionView one = SelectionView.of(sheet, List.of("p1"), false);
         assertThat(List.of(one.title(), one.left(), one.top(), one.width(), one.height(), one.turn(), one.outline()))
                 .containsExactly("Panel 1", "10.00 mm", "10.00 mm", "115.00 mm", "107.00 mm", "0.0°", "rectangle");
-        SelectionView two = SelectionView.of(sheet, List.of("p1", "p2"));
+        SelectionView two = SelectionView.of(sheet, List.of("p1", "p2"), false);
         assertThat(List.of(two.title(), two.width(), two.height())).containsExactly("2 panels", "115.00 mm", "");
-        assertThat(SelectionView.of(sheet, List.of("p9")).panels()).isEmpty();
+        assertThat(SelectionView.of(sheet, List.of("p9"), false).panels()).isEmpty();
     }
 
     @Test
     void lengthsAreInTheSheetsUnit() {
-        assertThat(SelectionView.of(sheet(Unit.IN), List.of("p1")).left()).isEqualTo("0.394 in");
-        assertThat(SelectionView.of(sheet(Unit.PX), List.of("p1")).left()).isEqualTo("118.1 px");
-        assertThat(BenchView.of(UUID.randomUUID(), sheet(Unit.PX), Stage.ARRANGE, List.of()).gap()).isEqualTo("20 px");
-        assertThat(BenchView.of(UUID.randomUUID(), sheet(Unit.MM), Stage.ARRANGE, List.of()).delivered()).isEqualTo("3000 × 1500 px");
+        assertThat(SelectionView.of(sheet(Unit.IN), List.of("p1"), false).left()).isEqualTo("0.394 in");
+        assertThat(SelectionView.of(sheet(Unit.PX), List.of("p1"), false).left()).isEqualTo("118.1 px");
+        assertThat(BenchView.of(UUID.randomUUID(), sheet(Unit.PX), Stage.ARRANGE, List.of(), false).gap()).isEqualTo("20 px");
+        assertThat(BenchView.of(UUID.randomUUID(), sheet(Unit.MM), Stage.ARRANGE, List.of(), false).delivered()).isEqualTo("3000 × 1500 px");
     }
 
     @Test

@@ -48,7 +48,7 @@ class DemoTest {
     /** The finished sheets are finished: no panel empty, bare or soft, none beyond the sheet, none over another. */
     @Test
     void theSheetsHaveNoFault() {
-        assertThat(DemoSheets.ALL).hasSize(7);
+        assertThat(DemoSheets.ALL).hasSize(8);
         for (Plan plan : DemoSheets.ALL) {
             Sheet sheet = made(plan);
             Box whole = new Box(0, 0, sheet.width(), sheet.height());
@@ -69,7 +69,7 @@ class DemoTest {
         Map<String, Integer> panels = new LinkedHashMap<>();
         for (Plan plan : DemoSheets.ALL) panels.put(plan.empty().name(), made(plan).panels().size());
         assertThat(panels).containsOnly(entry("Nine mornings", 9), entry("Season postcard", 4), entry("Tide triptych", 3), entry("Bird hide wall", 12),
-                entry("Mill puzzle", 12), entry("Warden badges", 24), entry("Open day poster", 7));
+                entry("Mill puzzle", 12), entry("Warden badges", 24), entry("Open day poster", 7), entry("Sixty looks at the mill", 60));
         for (Plan plan : DemoSheets.ALL) {
             Sheet sheet = made(plan);
             assertThat(sheet.layouts()).hasSize(plan.empty().name().equals("Season postcard") ? 0 : 1);

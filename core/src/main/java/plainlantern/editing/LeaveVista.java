@@ -1,0 +1,22 @@
+package plainlantern.editing;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.List;
+import plainlantern.fitting.Vistas;
+import plainlantern.geometry.BadInput;
+import plainlantern.sheet.Sheet;
+
+/** Makes slices pictures of their panels' own that look exactly the same. */
+@JsonTypeName("leave-vista")
+public record LeaveVista(List<String> panels) implements Edit {
+    @Override
+    public Sheet apply(Sheet before) {
+        BadInput.unless(before.panels(panels).stream().anyMatch(p -> p.slice().isPresent()), "panels", "None of these panels shows a vista.");
+        return before.changing(panels, p -> Vistas.left(before, p));
+    }
+
+    @Override
+    public String title(Sheet before) {
+        return Titles.of("Leave vista", before, panels);
+    }
+}

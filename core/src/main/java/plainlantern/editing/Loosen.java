@@ -1,0 +1,56 @@
+package plainlantern.editing;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import plainlantern.geometry.Asked;
+import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Questions;
+import plainlantern.geometry.Typed;
+import plainlantern.sheet.Content.VistaSlice;
+import plainlantern.sheet.Nudge;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Sheet;
+
+/**
+ * Gives slices nudges by chance, in place of those they had, as if each part had been photographed on its own. All ranges zero sets
+ * them back in register. Chance comes from {@link Random}, whose sequence its documentation fixes.
+ *
+ * @param offset up to so many mm each way
+ * @param zoom   up to so much larger, as a share
+ * @param turn   up to so many degrees either way
+ */
+@JsonTypeName("loosen")
+public record Loosen(List<String> panels, @Typed.Length @Asked(value = "Offset", first = "0.02", most = 500) double offset,
+                     @Typed.Share @Asked(value = "Larger by up to", first = "0.12", most = 2) double zoom,
+                     @Typed.Turn @Asked(value = "Turn either way", first = "4", most = 180) double turn,
+                     @Typed.Whole @Asked(value = "Seed", first = "1", most = 999999) int seed) implements Edit {
+    public Loosen {
+        Questions.check(Loosen.class, panels, offset, zoom, turn, seed);
+    }
+
+    @Override
+    public Sheet apply(Sheet before) {
+        List<Panel> slices = before.panels(panels).stream().filter(p -> p.slice().isPresent()).toList();
+        BadInput.unless(!slices.isEmpty(), "panels", "None of these panels shows a vista.");
+        Random chance = new Random(seed);
+        Map<String, Nudge> nudges = new HashMap<>();
+        boolean still = offset == 0 && zoom == 0 && turn == 0;
+        for (Panel panel : slices) {
+            if (still) nudges.put(panel.id(), Nudge.NONE);
+            else nudges.put(panel.id(), new Nudge(either(chance) * offset, either(chance) * offset, 1 + chance.nextDouble() * zoom, either(chance) * turn));
+        }
+        return before.changing(nudges.keySet(), p -> p.changingSlices(slice -> ((VistaSlice) slice).nudged(nudges.get(p.id()))));
+    }
+
+    private static double either(Random chance) {
+        return chance.nextDouble() * 2 - 1;
+    }
+
+    @Override
+    public String title(Sheet before) {
+        return Titles.of(offset == 0 && zoom == 0 && turn == 0 ? "Back in register" : "Loosen", before, panels);
+    }
+}

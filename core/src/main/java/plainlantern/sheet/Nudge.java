@@ -1,0 +1,26 @@
+package plainlantern.sheet;
+
+import plainlantern.geometry.Affine;
+import plainlantern.geometry.BadInput;
+
+/**
+ * A slice's own offset (mm in the panel's frame), zoom and turn (degrees, clockwise) against its vista; turned and zoomed about the
+ * panel's middle, then moved.
+ */
+public record Nudge(double dx, double dy, double zoom, double turn) {
+    public static final Nudge NONE = new Nudge(0, 0, 1, 0);
+
+    public Nudge {
+        BadInput.unless(zoom > 0 && Double.isFinite(zoom) && Double.isFinite(dx) && Double.isFinite(dy) && Double.isFinite(turn), "zoom", "A nudge needs a zoom above zero.");
+    }
+
+    /** The map within the panel's frame. */
+    public Affine map() {
+        return Affine.move(dx, dy).after(Affine.turn(turn)).after(Affine.scale(zoom, zoom));
+    }
+
+    /** The nudge that a similarity without a mirroring is. */
+    public static Nudge of(Affine map) {
+        return new Nudge(map.e(), map.f(), map.xScale(), Math.toDegrees(Math.atan2(map.b(), map.a())));
+    }
+}

@@ -1,0 +1,29 @@
+package plainlantern.studio.board;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import plainlantern.editing.Loosen;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Sheet;
+
+/**
+ * What Fill and Settle show of vistas.
+ *
+ * @param loosen what loosening asks for
+ * @param others the vistas that the selection could join
+ * @param slices whether any of the selection shows a slice
+ */
+public record SettleView(List<Fields.Field> loosen, List<Joinable> others, boolean slices) {
+    /** A vista by its id and its picture's name. */
+    public record Joinable(String id, String name) {}
+
+    static SettleView of(Sheet sheet, Collection<String> selected) {
+        List<Panel> panels = sheet.panels().stream().filter(p -> selected.contains(p.id())).toList();
+        double size = panels.stream().mapToDouble(p -> Math.min(p.seat().width(), p.seat().height())).min().orElse(0);
+        List<Joinable> others = panels.isEmpty() ? List.of() : sheet.vistas().stream()
+                .filter(v -> panels.stream().anyMatch(p -> p.slice().map(s -> !s.vista().equals(v.id())).orElse(true)))
+                .map(v -> new Joinable(v.id(), sheet.picture(v.picture()).name())).toList();
+        return new SettleView(Fields.of(Loosen.class, Optional.empty(), new Numbers(sheet), size), others, panels.stream().anyMatch(p -> p.slice().isPresent()));
+    }
+}
