@@ -26,6 +26,6 @@ public record CentrePicture(List<String> panels, @Typed.OptionalLength OptionalD
 
     @Override
     public String title(Sheet before) {
-        return Titles.of(whole ? "Move vista" : "Move picture", before, panels);
+        return Titles.ofPicture("Move", whole, before, panels);
     }
 }

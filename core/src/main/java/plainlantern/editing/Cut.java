@@ -14,6 +14,7 @@ import plainlantern.geometry.Point;
 import plainlantern.geometry.Typed;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Panel;
+import plainlantern.sheet.Seat;
 import plainlantern.sheet.Sheet;
 
 /**
@@ -31,6 +32,7 @@ public record Cut(double x1, double y1, double x2, double y2, @Typed.Length doub
         BadInput.unless(gap >= 0, "gap", "A gap cannot be negative.");
         BadInput.unless(gap <= 500, "gap", "A gap is at most 500 mm wide.");
         BadInput.unless(Math.hypot(x2 - x1, y2 - y1) >= SHORTEST, "cut", "Draw a longer line to cut with.");
+        for (double at : new double[] {x1, y1, x2, y2}) BadInput.unless(Math.abs(at) <= Seat.LARGEST, "cut", "A cut stays within 10 m of the sheet.");
     }
 
     @Override

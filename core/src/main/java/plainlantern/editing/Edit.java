@@ -11,9 +11,10 @@ import plainlantern.sheet.Sheet;
 public sealed interface Edit permits
         AddPanel, Align, Carry, CentrePicture, CoverAgain, Cut, Duplicate, EmptyPanels, FillPanels, GroupPanels,
         HoldCovered, JoinVista, LayOut, LeaveVista, Loosen, MakeVista, MirrorPanels, MirrorPicture, MoveCorner,
-        MovePanels, MovePicture, MoveSeam, Paste, PullOutline, Raise, Remove, Rename, RenameSheet, ReplaceVista,
-        ResizePanels, Restack, SameSize, SeatPanels, SetFit, SetGuides, SetOutline, SetPaper, SetUpSheet,
-        ShelvePictures, Space, SwapContent, SwapSeats, Traits, TurnPanels, TurnPicture, UnshelvePictures, ZoomPicture {
+        MovePanels, MovePicture, MoveSeam, Paste, PlaceFocal, PullOutline, Raise, Remove, Rename, RenameSheet,
+        ReplaceVista, ResizePanels, Restack, SameSize, SeatPanels, SetFit, SetFocal, SetGuides, SetOutline, SetPaper,
+        SetUpSheet, ShelvePictures, Space, SwapContent, SwapSeats, Traits, TurnPanels, TurnPicture, UnshelvePictures,
+        ZoomPicture {
     /**
      * The sheet after the edit.
      *

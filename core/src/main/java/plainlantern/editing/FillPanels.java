@@ -2,14 +2,19 @@ package plainlantern.editing;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.List;
+import plainlantern.fitting.FocalPlace;
 import plainlantern.fitting.Sitting;
 import plainlantern.sheet.Content;
 import plainlantern.sheet.Fit;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Picture;
+import plainlantern.sheet.Placement;
 import plainlantern.sheet.Sheet;
 
-/** Puts a picture of the shelf into panels, just covering them; it takes the place of the picture they had. */
+/**
+ * Puts a picture of the shelf into panels, just covering them, its focal point as near to the middle as that allows; it takes the place
+ * of the picture they had.
+ */
 @JsonTypeName("fill")
 public record FillPanels(List<String> panels, String picture) implements Edit {
     @Override
@@ -19,8 +24,11 @@ public record FillPanels(List<String> panels, String picture) implements Edit {
     }
 
     static Panel filled(Sheet sheet, Panel panel, Picture picture) {
-        var placement = Sitting.of(panel, picture).fitted(Fit.COVER, 0, false, sheet.ppi());
-        return panel.withContent(List.of(new Content.OwnPicture(picture.id(), Fit.COVER, placement, true)));
+        Sitting sitting = Sitting.of(panel, picture);
+        Placement centred = sitting.fitted(Fit.COVER, 0, false, sheet.ppi());
+        Placement placement = picture.focal().map(focal -> sitting.covering(FocalPlace.CENTRE.brought(sitting, centred, focal))).orElse(centred);
+        Fit fit = placement.equals(centred) ? Fit.COVER : Fit.FREE;
+        return panel.withContent(List.of(new Content.OwnPicture(picture.id(), fit, placement, true)));
     }
 
     @Override

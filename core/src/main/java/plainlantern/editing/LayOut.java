@@ -24,6 +24,7 @@ import plainlantern.sheet.Element;
 import plainlantern.sheet.Layout;
 import plainlantern.sheet.Margins;
 import plainlantern.sheet.Panel;
+import plainlantern.sheet.Seat;
 import plainlantern.sheet.Sheet;
 
 /**
@@ -58,6 +59,11 @@ public record LayOut(Pattern pattern, Where where, List<String> panels, Optional
     public LayOut {
         panels = panels == null ? List.of() : List.copyOf(panels);
         BadInput.unless(pattern != null && where != null, "pattern", "Choose a pattern first.");
+        area.ifPresent(box -> {
+            Box reach = box.union(new Box(0, 0, 0, 0));
+            BadInput.unless(Math.min(box.width(), box.height()) >= Seat.THINNEST, "pattern", "Draw a larger area on the sheet.");
+            BadInput.unless(Math.max(reach.width(), reach.height()) <= Seat.LARGEST, "pattern", "The area stays within 10 m of the sheet.");
+        });
     }
 
     /** The pattern inside the sheet's margins, in place of what is there. */

@@ -23,6 +23,6 @@ public record MirrorPicture(List<String> panels, @Typed.Switch boolean whole) im
 
     @Override
     public String title(Sheet before) {
-        return Titles.of(whole ? "Mirror vista" : "Mirror picture", before, panels);
+        return Titles.ofPicture("Mirror", whole, before, panels);
     }
 }

@@ -14,6 +14,7 @@ import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Point;
 import plainlantern.geometry.Typed;
 import plainlantern.sheet.Panel;
+import plainlantern.sheet.Seat;
 import plainlantern.sheet.Sheet;
 
 /**
@@ -26,6 +27,7 @@ public record MoveCorner(String panel, int corner, double dx, double dy, @Typed.
 
     @Override
     public Sheet apply(Sheet before) {
+        BadInput.unless(Math.max(Math.abs(dx), Math.abs(dy)) <= Seat.LARGEST, "corner", "A corner stays within 10 m of the sheet.");
         Panel moved = before.free(List.of(panel)).get(0);
         Optional<List<Point>> corners = Shapes.corners(moved);
         BadInput.unless(corners.isPresent() && corner >= 0 && corner < corners.get().size(), "corner", "This form has no corner there that can be moved.");

@@ -21,6 +21,6 @@ public record MovePicture(List<String> panels, double dx, double dy, @Typed.Swit
 
     @Override
     public String title(Sheet before) {
-        return Titles.of(whole ? "Move vista" : "Move picture", before, panels);
+        return Titles.ofPicture("Move", whole, before, panels);
     }
 }

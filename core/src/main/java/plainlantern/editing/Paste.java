@@ -41,7 +41,8 @@ public record Paste(List<Panel> panels, List<Picture> pictures, double dx, doubl
             lastId++;
             int number = lastId;
             String group = panel.group().isEmpty() ? "" : groups.computeIfAbsent(panel.group(), g -> "g" + number);
-            next.add(panel.copied("p" + lastId, panel.name()).grouped(group)
+            String name = panel.name().length() > 60 ? panel.name().substring(0, 60) : panel.name();
+            next.add(panel.copied("p" + lastId, name).grouped(group)
                     .withSeat(panel.seat().at(panel.seat().centre().plus(new Point(dx, dy)))));
         }
         return shelved.with(next, lastId);

@@ -19,6 +19,12 @@ final class Titles {
         return base + " " + number;
     }
 
+    /** "Move vista: Centre" where a whole vista is meant, else "Move picture: Centre". */
+    static String ofPicture(String verb, boolean whole, Sheet sheet, Collection<String> panels) {
+        boolean vista = whole && sheet.panels(panels).stream().anyMatch(p -> p.slice().isPresent());
+        return of(verb + (vista ? " vista" : " picture"), sheet, panels);
+    }
+
     /** "Move: Centre" for one panel, "Move: 3 panels" for several. */
     static String of(String verb, Sheet sheet, Collection<String> panels) {
         if (panels.size() != 1) return verb + ": " + panels.size() + " panels";

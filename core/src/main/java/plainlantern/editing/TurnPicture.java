@@ -21,6 +21,6 @@ public record TurnPicture(List<String> panels, @Typed.Number double turn, @Typed
 
     @Override
     public String title(Sheet before) {
-        return Titles.of(whole ? "Turn vista" : "Turn picture", before, panels);
+        return Titles.ofPicture("Turn", whole, before, panels);
     }
 }

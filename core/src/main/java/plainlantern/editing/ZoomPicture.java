@@ -32,6 +32,6 @@ public record ZoomPicture(List<String> panels, @Typed.Number double zoom, Option
 
     @Override
     public String title(Sheet before) {
-        return Titles.of(whole ? "Zoom vista" : "Zoom picture", before, panels);
+        return Titles.ofPicture("Zoom", whole, before, panels);
     }
 }

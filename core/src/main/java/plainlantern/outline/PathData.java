@@ -3,6 +3,7 @@ package plainlantern.outline;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.DoubleFunction;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import plainlantern.geometry.BadInput;
@@ -17,30 +18,30 @@ public final class PathData {
     private PathData() {}
 
     public static String of(Path path) {
-        StringBuilder out = new StringBuilder();
-        for (Segment segment : path.segments()) {
-            if (segment instanceof Segment.Move m) points(out.append('M'), m.to());
-            else if (segment instanceof Segment.Line l) points(out.append('L'), l.to());
-            else if (segment instanceof Segment.Cubic c) points(out.append('C'), c.control1(), c.control2(), c.to());
-            else out.append('Z');
-        }
-        return out.toString();
+        return written(path, value -> number(value, 5));
     }
 
     /** As {@link #of}, with every digit: reading it back gives the same path. */
     static String exact(Path path) {
+        return written(path, Double::toString);
+    }
+
+    private static String written(Path path, DoubleFunction<String> number) {
         StringBuilder out = new StringBuilder();
         for (Segment segment : path.segments()) {
-            if (segment instanceof Segment.Move m) exactly(out.append('M'), m.to());
-            else if (segment instanceof Segment.Line l) exactly(out.append('L'), l.to());
-            else if (segment instanceof Segment.Cubic c) exactly(out.append('C'), c.control1(), c.control2(), c.to());
+            if (segment instanceof Segment.Move m) points(out.append('M'), number, m.to());
+            else if (segment instanceof Segment.Line l) points(out.append('L'), number, l.to());
+            else if (segment instanceof Segment.Cubic c) points(out.append('C'), number, c.control1(), c.control2(), c.to());
             else out.append('Z');
         }
         return out.toString();
     }
 
-    private static void exactly(StringBuilder out, Point... points) {
-        for (Point point : points) out.append(' ').append(point.x()).append(' ').append(point.y());
+    private static void points(StringBuilder out, DoubleFunction<String> number, Point... points) {
+        for (int i = 0; i < points.length; i++) {
+            if (i > 0) out.append(' ');
+            out.append(number.apply(points[i].x())).append(' ').append(number.apply(points[i].y()));
+        }
     }
 
     /** Reads absolute M, L, C and Z commands; throws {@link BadInput}. */
@@ -73,13 +74,6 @@ public final class PathData {
     private static Point point(double[] n, int at, int wanted) {
         BadInput.unless(n.length == wanted && Double.isFinite(n[at]) && Double.isFinite(n[at + 1]), "outline", "A command of the path has the wrong numbers.");
         return new Point(n[at], n[at + 1]);
-    }
-
-    private static void points(StringBuilder out, Point... points) {
-        for (int i = 0; i < points.length; i++) {
-            if (i > 0) out.append(' ');
-            out.append(number(points[i].x(), 5)).append(' ').append(number(points[i].y(), 5));
-        }
     }
 
     /**

@@ -60,6 +60,7 @@ public final class BoardPainter {
         Vistas.shown(sheet, panel).ifPresent(own -> {
             Picture picture = sheet.picture(own.picture());
             Map<String, Object> shown = sitting(Sitting.of(panel, picture), own.placement(), own.held());
+            picture.focal().ifPresent(focal -> shown.put("focal", focal));
             panel.slice().ifPresent(slice -> {
                 shown.put("vista", slice.vista());
                 shown.put("through", Vistas.through(panel, slice));
@@ -74,6 +75,7 @@ public final class BoardPainter {
         Picture picture = sheet.picture(vista.picture());
         Map<String, Object> numbers = sitting(Vistas.sitting(sheet, vista), Vistas.placement(vista, picture), vista.held());
         numbers.put("id", vista.id());
+        picture.focal().ifPresent(focal -> numbers.put("focal", focal));
         numbers.put("middle", Vistas.sitting(sheet, vista).middle());
         return numbers;
     }

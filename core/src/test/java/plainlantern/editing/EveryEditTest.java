@@ -53,6 +53,8 @@ class EveryEditTest {
         SAMPLES.put("move-picture", "'panels':['p1'],'dx':-20,'dy':3");
         SAMPLES.put("move-seam", "'sides':[{'panel':'p1','side':1},{'panel':'p2','side':3}],'dx':0.2,'dy':0.1");
         SAMPLES.put("paste", "'panels':[],'pictures':[],'dx':0,'dy':0");
+        SAMPLES.put("place-focal", "'panels':['p1','p2'],'to':'thirds'");
+        SAMPLES.put("set-focal", "'picture':'" + Sheets.DAWN.id() + "','x':0.3,'y':0.8");
         SAMPLES.put("pull-outline", "'panel':'p1','grip':'top-left','x':-0.2,'y':-0.2");
         SAMPLES.put("raise", "'panels':['p1','p3'],'to':'forward'");
         SAMPLES.put("remove", "'panels':['p1']");

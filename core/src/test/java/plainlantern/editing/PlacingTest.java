@@ -314,6 +314,18 @@ class PlacingTest {
         assertThat(Snaps.of(after(sheet, "{'kind':'set-guides','snap':'PANELS'}"), List.of("p3")).evens()).isEmpty();
     }
 
+    /** Numbers that no hand draws are refused in words as well. */
+    @ParameterizedTest
+    @ValueSource(strings = {"{'kind':'cut','x1':-1e300,'y1':0,'x2':1e300,'y2':1,'gap':0}", "{'kind':'cut','x1':1e400,'y1':0,'x2':0,'y2':1,'gap':0}", "{'kind':'cut','x1':5,'y1':5,'x2':5,'y2':5.1,'gap':0}",
+        "{'kind':'lay-out','where':'add','pattern':{'kind':'shards','count':5,'gap':0,'evenness':0,'seed':1},'area':{'x':0,'y':0,'width':1e308,'height':9}}",
+        "{'kind':'lay-out','where':'add','pattern':{'kind':'shards','count':5,'gap':0,'evenness':0,'seed':1},'area':{'x':0,'y':0,'width':0,'height':9}}",
+        "{'kind':'lay-out','where':'add','pattern':null}", "{'kind':'move-corner','panel':'p1','corner':0,'dx':1e400,'dy':0}", "{'kind':'move-corner','panel':'p1','corner':7,'dx':1,'dy':0}",
+        "{'kind':'move-seam','sides':[{'panel':'p1','side':9}],'dx':1,'dy':0}", "{'kind':'move-seam','sides':[],'dx':1,'dy':0}", "{'kind':'turn-panels','panels':['p1'],'by':1e300}", "{'kind':'move-panels','panels':['p1'],'dx':1e300,'dy':0}",
+        "{'kind':'set-guides','columns':'2.5'}", "{'kind':'set-guides','rows':'-3'}", "{'kind':'same-size','panels':['p1'],'key':'p99','width':true}", "{'kind':'set-up-sheet','unit':'ell'}", "{'kind':'set-up-sheet','ppi':'0'}"})
+    void whatNoHandDrawsIsRefusedInWords(String edit) {
+        assertThatThrownBy(() -> after(grid(), edit)).isInstanceOf(BadInput.class).hasMessageEndingWith(".");
+    }
+
     @Test
     void formsArePulledByTheirHandles() {
         Sheet sheet = one("{'kind':'rectangle','topLeft':0,'topRight':0,'bottomRight':0,'bottomLeft':0}", "'left':0,'top':0,'width':100,'height':60");

@@ -24,7 +24,7 @@ export function step(by) {
   select([all[at < 0 ? (by > 0 ? 0 : all.length - 1) : (at + by + all.length) % all.length]]);
 }
 
-const WHOLE = ["move-picture", "centre-picture", "zoom-picture", "turn-picture", "mirror-picture", "cover-again", "hold-covered"];
+const WHOLE = ["move-picture", "centre-picture", "zoom-picture", "turn-picture", "mirror-picture", "cover-again", "hold-covered", "place-focal"];
 
 function target(name) {
   if (WHOLE.includes(name)) return { panels: sheet.selected, whole: sheet.whole };

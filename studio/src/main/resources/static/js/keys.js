@@ -1,7 +1,7 @@
 // The keyboard: everything a pointer can do, and the digits that open the stages.
 import { sheet, select, ids, panel } from "./sheet.js";
 import { edit, undo, redo } from "./server.js";
-import { fit, zoomBy } from "./view.js";
+import { fit, zoomBy, place } from "./view.js";
 import { openStage, step } from "./bench.js";
 import * as arrange from "./arrange.js";
 import * as settle from "./settle.js";
@@ -12,7 +12,7 @@ import { release } from "./tools.js";
 import { close as closePattern } from "./pattern.js";
 
 const ARROWS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
-const writing = (node) => node.matches?.("input:not([type=range]):not([type=checkbox]):not([type=radio]), select, textarea");
+const writing = (node) => node.matches?.("input:not([type=range]):not([type=checkbox]):not([type=radio]):not([type=file]):not([type=color]), select, textarea");
 
 export function help() {
   document.getElementById("keys").showModal();
@@ -29,6 +29,9 @@ export function duplicate() {
   const aside = Math.min(sheet.width, sheet.height) / 40;
   edit({ kind: "duplicate", panels: sheet.selected, dx: aside, dy: aside });
 }
+
+let pointer = { x: 0, y: 0 };
+document.getElementById("well").addEventListener("pointermove", (event) => (pointer = place(event)));
 
 let pastedFiles = false;
 window.addEventListener("paste", (event) => (pastedFiles = Boolean(event.clipboardData?.files.length)), true);
@@ -48,6 +51,7 @@ const PLAIN = {
   "+": () => zoomBy(1.25), "=": () => zoomBy(1.25), "-": () => zoomBy(0.8), Escape: () => closePattern() || release() || select([]), k: knife, p: () => (held.still = true),
   "{": () => raise("bottom"), "}": () => raise("front"), g: () => group(true), G: () => group(false), a: arrange.alike,
   c: () => sheet.selected.some((id) => panel(id).picture) && edit({ kind: "cover-again", panels: sheet.selected, whole: sheet.whole }),
+  f: () => sheet.stage === "settle" && settle.focal(pointer),
   "[": () => (sheet.stage === "arrange" ? raise("backward") : settle.zoomKey(1 / 1.1)),
   "]": () => (sheet.stage === "arrange" ? raise("forward") : settle.zoomKey(1.1)),
 };

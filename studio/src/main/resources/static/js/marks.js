@@ -125,10 +125,18 @@ function lit(chosen) {
       svg("g", { "clip-path": "url(#beyond)", opacity: 0.36 }, svg("image", { href: image.getAttribute("href"), preserveAspectRatio: "none", ...box })),
       svg("rect", { class: "edge-casing", ...box }), svg("rect", { class: "edge", ...box }));
     if (chosen.length === 1) onBoard.append(thirds(chosen[0], panel(chosen[0])));
-    parts.push(...grips(matrix, width, height));
+    parts.push(...grips(matrix, width, height), ...focalMark(matrix, one.picture));
   }
   for (const kind of ["casing", "chosen"]) for (const id of chosen) onBoard.append(svg("path", { d: form(id), class: kind, ...thin }));
   return parts;
+}
+
+/** A ring with four strokes around the spot that must be seen. */
+function focalMark(matrix, { focal, width, height }) {
+  if (!focal) return [];
+  const p = toScreen(apply(matrix, focal.x * width, focal.y * height));
+  const strokes = [[-1, 0], [1, 0], [0, -1], [0, 1]].map(([x, y]) => `M${p.x + x * 9} ${p.y + y * 9}L${p.x + x * 16} ${p.y + y * 16}`).join("");
+  return ["focal-casing", "focal"].map((name) => svg("path", { class: name, d: `M${p.x - 10} ${p.y}a10 10 0 1 0 20 0a10 10 0 1 0 -20 0${strokes}` }));
 }
 
 /** Draws the lit picture's marks at another place while a gesture runs; null goes back to where the server has it. */

@@ -43,7 +43,7 @@ function change(path, body, at) {
   pending++;
   const result = queue.then(async () => {
     try {
-      const sent = sheet.selected.join();
+      const sent = looking();
       apply(await agreed(path, body), sent);
       return true;
     } catch (problem) {
@@ -91,13 +91,16 @@ export async function refresh(force = false) {
   }
 }
 
-/** Takes over an answer; {@code sent} is the selection that its request knew. */
-function apply(answer, sent = sheet.selected.join()) {
+/** What a bench is drawn for; one that was asked for something else is out of date. */
+const looking = () => [sheet.stage, sheet.whole, ...sheet.selected].join();
+
+/** Takes over an answer; {@code sent} is what the page was looking at when it was asked. */
+function apply(answer, sent = looking()) {
   sheet.version = answer.version;
   for (const part of answer.changed) draw(part.id, part.board);
   order(answer.order);
   drawCards(answer);
-  const current = sent === sheet.selected.join();
+  const current = sent === looking();
   sheet.selected = (current ? answer.selected : sheet.selected).filter((id) => ids().includes(id));
   sheet.guides = answer.guides;
   sheet.vistas = answer.vistas;

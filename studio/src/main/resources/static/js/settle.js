@@ -4,7 +4,8 @@ import { view, toSheet } from "./view.js";
 import { edit, previewer, fetchBench } from "./server.js";
 import { onBench, clearProblems } from "./bench-parts.js";
 import { redraw, litAt, liveZoom } from "./marks.js";
-import { seatMatrix, apply, inFrame, held, zoomed } from "./geometry.js";
+import { pictureMatrix, seatMatrix, apply, inFrame, held, zoomed } from "./geometry.js";
+import { say } from "./notes.js";
 import { subject, put } from "./lit.js";
 
 /** A slider's way from 0 to 1000 is a zoom from 50 % to 1600 %, doubling every 200. */
@@ -190,6 +191,17 @@ async function settleWheel() {
   wheeling = null;
   await edit({ kind: "zoom-picture", panels: [id], zoom: zoom * 100, atX: anchor.x, atY: anchor.y, whole: sheet.whole });
   if (!wheeling) back([id]);
+}
+
+/** Sets the focal point of the lit picture under a place in the well. */
+export function focal(at) {
+  const id = withPictures()[0];
+  if (!id) return;
+  const { seat, picture } = subject(id);
+  const p = apply(pictureMatrix(seat, picture).inverse(), ...Object.values(toSheet(at)));
+  const [x, y] = [p.x / picture.width, p.y / picture.height];
+  if (x < 0 || y < 0 || x > 1 || y > 1) return say("Point at a spot of the picture and press f.");
+  edit({ kind: "set-focal", picture: group(id).querySelector("image").dataset.picture, x, y });
 }
 
 /** Moves the pictures by keys, by mm on the sheet. */

@@ -892,7 +892,7 @@ class BrowserTest extends StudioTest {
         page.locator("[data-edit=mirror-picture]").click();
         assertThat(page.locator(".say.fault")).containsText("Mirror the whole vista");
 
-        page.getByText("Whole vista").click();
+        page.getByText("Whole vista", new Page.GetByTextOptions().setExact(true)).click();
         assertThat(page.locator(".verdict")).containsText("Covers all 3 panels.");
         page.locator("details[data-part=loosen] summary").click();
         page.locator("#loosen [name=offset]").fill("2 mm");
@@ -921,6 +921,38 @@ class BrowserTest extends StudioTest {
         page.keyboard().press("2");
         page.getByText("See through to Noon").click();
         undoSays("Join vista: Panel 1");
+    }
+
+    /** The focal point is set under the pointer, shown, and brought to the middle as near as covering allows; filling keeps it in sight. */
+    @Test
+    void theFocalPointIsSetAndBroughtToThePlace() {
+        newSheet("200", "100", "mm", "100");
+        grid(1, 2);
+        bring(new FilePayload("Wide.jpg", "image/jpeg", jpeg(2400, 600, 20)));
+        click(panel(0));
+        page.locator(".shelf-picture").click();
+        assertThat(page.locator("#panels .panel.covered")).hasCount(1);
+        page.keyboard().press("3");
+        assertThat(page.locator("[data-part=focal]")).containsText("press f");
+        BoundingBox box = panel(0).boundingBox();
+        page.mouse().move(box.x + box.width * 0.8, box.y + box.height * 0.5);
+        page.keyboard().press("f");
+        undoSays("Focal point: Wide");
+        assertThat(page.locator("#marks .focal")).hasCount(1);
+        assertThat(page.locator("[data-part=focal]")).containsText("right, ");
+        page.getByText("Centre", new Page.GetByTextOptions().setExact(true)).click();
+        undoSays("Focal point to the centre: Panel 1");
+        BoundingBox mark = page.locator("#marks .focal").boundingBox();
+        assertThat(mark.x + mark.width / 2).isCloseTo(box.x + box.width / 2, within(1.0));
+        page.getByText("Thirds", new Page.GetByTextOptions().setExact(true)).click();
+        undoSays("Focal point to a crossing of thirds: Panel 1");
+        page.keyboard().press("2");
+        click(panel(1));
+        page.locator(".shelf-picture").click();
+        assertThat(page.locator("#panels .panel.covered")).hasCount(2);
+        page.keyboard().press("3");
+        assertThat(field("across")).not().hasValue("0.00 mm");
+        assertThat(page.locator(".verdict")).containsText("Covers the panel.");
     }
 
     /** Where each panel's picture has its upper left corner, mm on the sheet. */

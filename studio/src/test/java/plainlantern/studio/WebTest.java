@@ -11,6 +11,10 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
@@ -22,6 +26,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.http.MediaType;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.mock.web.MockMultipartFile;
@@ -44,6 +49,8 @@ import tools.jackson.databind.JsonNode;
 
 /** What the routes answer, for the pages that ask them. */
 class WebTest extends StudioTest {
+    @LocalServerPort
+    private int port;
     @Autowired
     private WebApplicationContext context;
     private MockMvc web;
@@ -145,6 +152,50 @@ class WebTest extends StudioTest {
         assertThat(send("/paste", foreign).getStatus()).isEqualTo(409);
         assertThat(send("/edits", paste).getStatus()).isEqualTo(422);
         assertThat(send("/paste", edit("{'kind':'remove','panels':['p1']}", 2)).getStatus()).isEqualTo(422);
+    }
+
+    /** A request that is too long, or does not say how long it is, is turned away before anything reads it. */
+    @Test
+    void aRequestOfAnyLengthIsNotRead() throws Exception {
+        HttpClient client = HttpClient.newHttpClient();
+        HttpRequest.Builder to = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/sheets/" + id + "/paste")).header("Content-Type", "application/json");
+        assertThat(client.send(to.POST(HttpRequest.BodyPublishers.ofByteArray(new byte[17 << 20])).build(), HttpResponse.BodyHandlers.discarding()).statusCode()).isEqualTo(413);
+        HttpRequest unsaid = to.POST(HttpRequest.BodyPublishers.ofInputStream(() -> new ByteArrayInputStream(new byte[100]))).build();
+        assertThat(client.send(unsaid, HttpResponse.BodyHandlers.discarding()).statusCode()).isEqualTo(411);
+        assertThat(client.send(to.POST(HttpRequest.BodyPublishers.ofString("{}")).build(), HttpResponse.BodyHandlers.discarding()).statusCode()).isIn(302, 403);
+    }
+
+    /** Panels that are as they were but show something else are drawn anew: all of a vista that moves, all that show a picture whose focal point is set. */
+    @Test
+    void whatAPanelShowsMayChangeWithoutThePanel() throws Exception {
+        JsonNode made = answer(send("/edits", edit("{'kind':'make-vista','panels':['p1','p2','p3'],'picture':'" + picture.id() + "'}", 1)));
+        assertThat(made.path("vistas").size()).isEqualTo(1);
+        assertThat(made.path("vistas").path(0).path("zoom").asDouble(0)).isEqualTo(1.0);
+        String turn = "{'edit':{'kind':'turn-picture','panels':['p2'],'turn':9,'whole':true},'stage':'settle','selected':['p2'],'version':2,'whole':true}";
+        JsonNode shown = answer(send("/preview", turn));
+        assertThat(shown.path("changed").size()).isEqualTo(3);
+        assertThat(shown.path("vistas").path(0).path("placement").path("turn").asDouble(0)).isEqualTo(9.0);
+        JsonNode turned = answer(send("/edits", turn));
+        assertThat(turned.path("changed").size()).isEqualTo(3);
+        assertThat(turned.path("undo").asString("")).isEqualTo("Turn vista: Panel 2");
+        assertThat(turned.path("bench").asString("")).contains("Covers all 3 panels.", "Whole vista", "9.0°");
+        JsonNode nudged = answer(send("/edits", edit("{'kind':'move-picture','panels':['p2'],'dx':1,'dy':0}", 3)));
+        assertThat(nudged.path("changed").size()).isEqualTo(1);
+        JsonNode focal = answer(send("/edits", edit("{'kind':'set-focal','picture':'" + picture.id() + "','x':0.5,'y':0.25}", 4)));
+        assertThat(focal.path("changed").size()).isEqualTo(3);
+        assertThat(focal.path("changed").path(0).path("board").asString("")).contains("&quot;focal&quot;:{&quot;x&quot;:0.5,&quot;y&quot;:0.25}");
+        assertThat(answer(send("/edits", edit("{'kind':'leave-vista','panels':['p1','p2','p3']}", 5))).path("vistas").size()).isZero();
+    }
+
+    /** A copy of a slice is a picture of its own: its vista stays behind. */
+    @Test
+    void aCopiedSliceLooksTheSameElsewhere() throws Exception {
+        send("/edits", edit("{'kind':'make-vista','panels':['p1','p2'],'picture':'" + picture.id() + "'}", 1));
+        String copied = ask(get("/sheets/" + id + "/copy").param("panels", "p1")).getContentAsString();
+        assertThat(copied).contains("\"kind\":\"picture\"", picture.id()).doesNotContain("slice");
+        JsonNode pasted = answer(send("/paste", "{'edit':{'kind':'paste'," + copied.substring(1, copied.length() - 1).replace('"', '\'') + ",'dx':0,'dy':0},'stage':'arrange','selected':[],'version':2}"));
+        assertThat(pasted.path("changed").size()).isEqualTo(1);
+        assertThat(pasted.path("vistas").size()).isEqualTo(1);
     }
 
     /** The forms of all patterns, filled with plain numbers of the sheet's unit; the numbers of one that was laid. */

@@ -21,6 +21,7 @@ import plainlantern.rendering.BoardPainter;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Paper;
+import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetSize;
 import plainlantern.sheet.Vista;
@@ -50,15 +51,20 @@ class Answers {
         Sheet now = change.after().sheet();
         Map<String, Panel> before = new HashMap<>();
         if (!whole) for (Panel panel : change.before().panels()) before.put(panel.id(), panel);
-        Set<String> moved = whole ? Set.of() : moved(change);
-        List<Panel> changed = now.panels().stream().filter(p -> !p.equals(before.get(p.id())) || p.slice().map(s -> moved.contains(s.vista())).orElse(false)).toList();
+        Set<String> elsewhere = whole ? Set.of() : elsewhere(change);
+        List<Panel> changed = now.panels().stream().filter(p -> !p.equals(before.get(p.id())) || elsewhere.contains(p.id())).toList();
         return answer(change.after(), changed, looking, selected);
     }
 
-    /** The vistas that are not as they were: all their panels show something else. */
-    static Set<String> moved(Change change) {
-        Set<Vista> was = new HashSet<>(change.before().vistas());
-        return change.after().sheet().vistas().stream().filter(v -> !was.contains(v)).map(Vista::id).collect(Collectors.toSet());
+    /** The panels that show something else although they are as they were: their vista was moved, or their picture got a focal point. */
+    private static Set<String> elsewhere(Change change) {
+        Sheet now = change.after().sheet();
+        Set<Vista> lay = new HashSet<>(change.before().vistas());
+        Set<Picture> were = new HashSet<>(change.before().shelf());
+        Set<String> panels = new HashSet<>();
+        for (Vista vista : now.vistas()) if (!lay.contains(vista)) now.members(vista.id()).forEach(p -> panels.add(p.id()));
+        for (Picture picture : now.shelf()) if (!were.contains(picture)) now.users(picture.id()).forEach(p -> panels.add(p.id()));
+        return panels;
     }
 
     Answer whole(Opened opened, Looking looking, Collection<String> selected) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import plainlantern.fitting.Coverage;
+import plainlantern.fitting.FocalPlace;
 import plainlantern.fitting.PanelState;
 import plainlantern.fitting.Sitting;
 import plainlantern.fitting.Vistas;
@@ -15,6 +16,7 @@ import plainlantern.outline.Rectangle;
 import plainlantern.sheet.Content.OwnPicture;
 import plainlantern.sheet.Nudge;
 import plainlantern.sheet.Panel;
+import plainlantern.sheet.Picture;
 import plainlantern.sheet.Placement;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Vista;
@@ -27,7 +29,7 @@ public record SelectionView(List<Panel> panels, String title, String left, Strin
     /** How the pictures of the selection sit; numbers are of the first panel that has a picture. */
     public record PictureView(String name, String fit, String across, String down, String zoom, double zoomNumber, String turn,
                               double turnNumber, boolean held, Coverage coverage, String verdict, String room,
-                              String ppi, boolean soft, String target, Optional<VistaView> vista) {}
+                              String ppi, boolean soft, String target, String focal, Optional<VistaView> vista) {}
 
     /**
      * The vista that the lit panel shows a slice of.
@@ -74,8 +76,17 @@ public record SelectionView(List<Panel> panels, String title, String left, Strin
         boolean soft = c.softer(sheet.ppi());
         return new PictureView(sheet.picture(own.picture()).name(), own.fit().label(), n.length(p.centre().x() - from.x()), n.length(p.centre().y() - from.y()),
                 n.percent(c.zoom()), c.zoom() * 100, n.degrees(p.turn()), p.turn(), own.held(), c, whole ? verdict(sheet, vista.get()) : verdict(n, c), n.room(c),
-                n.ppi(c.ppi()), soft, n.ppi(sheet.ppi()), vista.map(v -> new VistaView(v.id(), sheet.members(v.id()).size(), whole,
+                n.ppi(c.ppi()), soft, n.ppi(sheet.ppi()), focal(n, sitting, p, sheet.picture(own.picture())), vista.map(v -> new VistaView(v.id(), sheet.members(v.id()).size(), whole,
                 panel.slice().get().carried(), !panel.slice().get().nudge().equals(Nudge.NONE))));
+    }
+
+    /** How far the focal point is from the middle; empty where there is none. */
+    private static String focal(Numbers n, Sitting sitting, Placement placement, Picture picture) {
+        return picture.focal().map(focal -> {
+            Point off = FocalPlace.now(sitting, placement, focal).minus(sitting.middle());
+            if (off.distance(Point.ORIGIN) < 0.005) return "In the middle.";
+            return n.length(Math.abs(off.x())) + (off.x() < 0 ? " left, " : " right, ") + n.length(Math.abs(off.y())) + (off.y() < 0 ? " above the middle." : " below the middle.");
+        }).orElse("");
     }
 
     private static String verdict(Numbers n, Coverage c) {

@@ -134,10 +134,11 @@ final class DemoSheets {
 
     /** Sixty looks at one picture, each a little off, as if photographed one by one. */
     private static Plan joiner() {
-        List<Step> steps = new ArrayList<>(List.of(shelve(List.of("Tide mill at noon")), lay(new EvenGrid(6, 10, 0, 0), new Margins(18, 18, 18, 18))));
+        List<Step> steps = new ArrayList<>(List.of(shelve(List.of("Tide mill at noon")), lay(new EvenGrid(6, 10, 0, 0), NARROW)));
         steps.add((sheet, shelf) -> new MakeVista(ids(sheet), shelf.get("Tide mill at noon").id()));
-        steps.add((sheet, shelf) -> new Loosen(ids(sheet), 2.5, 0.14, 3.5, 6));
-        return new Plan(Sheet.empty("Sixty looks at the mill", Unit.MM, 297, 210, 300), steps);
+        steps.add((sheet, shelf) -> new ZoomPicture(List.of(id(sheet, 0)), 122, OptionalDouble.empty(), OptionalDouble.empty(), true));
+        steps.add((sheet, shelf) -> new Loosen(ids(sheet), 1.8, 0.14, 3.5, 6));
+        return new Plan(Sheet.empty("Sixty looks at the mill", Unit.MM, 210, 148, 300), steps);
     }
 
     private static List<String> ids(Sheet sheet) {

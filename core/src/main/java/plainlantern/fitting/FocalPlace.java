@@ -1,0 +1,48 @@
+package plainlantern.fitting;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import plainlantern.geometry.Box;
+import plainlantern.geometry.Point;
+import plainlantern.sheet.Focal;
+import plainlantern.sheet.Placement;
+
+/** Where a focal point may be brought to: places in the box around what the picture is seen through. */
+public enum FocalPlace {
+    @JsonProperty("centre") CENTRE(0.5),
+    @JsonProperty("thirds") THIRDS(1 / 3.0, 2 / 3.0),
+    @JsonProperty("ninths") NINTHS(1 / 6.0, 0.5, 5 / 6.0);
+
+    private final double[] shares;
+
+    FocalPlace(double... shares) {
+        this.shares = shares;
+    }
+
+    /** Where the focal point lies now, in the sitting's frame. */
+    public static Point now(Sitting sitting, Placement placement, Focal focal) {
+        return placement.toPanel(sitting.width(), sitting.height()).apply(new Point(focal.x() * sitting.width(), focal.y() * sitting.height()));
+    }
+
+    /** The nearest of these places to the focal point as it lies. */
+    public Point nearest(Sitting sitting, Placement placement, Focal focal) {
+        Box box = sitting.outline().bounds();
+        Point now = now(sitting, placement, focal);
+        return Arrays.stream(shares).boxed().flatMap(x -> Arrays.stream(shares)
+                        .mapToObj(y -> new Point(box.x() + x * box.width(), box.y() + y * box.height())))
+                .min(Comparator.comparingDouble(now::distance)).orElseThrow();
+    }
+
+    /** The placement moved so that the focal point lies on the nearest of these places, whether that covers or not. */
+    public Placement brought(Sitting sitting, Placement placement, Focal focal) {
+        Point step = nearest(sitting, placement, focal).minus(now(sitting, placement, focal));
+        return placement.at(placement.centre().plus(step));
+    }
+
+    /** What this kind of place is called. */
+    public String label() {
+        return List.of("the centre", "a crossing of thirds", "the middle of a ninth").get(ordinal());
+    }
+}

@@ -1,0 +1,84 @@
+package plainlantern.editing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+import static plainlantern.Sheets.DAWN;
+import static plainlantern.Sheets.after;
+
+import java.util.List;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.junit.jupiter.api.Test;
+import plainlantern.fitting.Coverage;
+import plainlantern.fitting.FocalPlace;
+import plainlantern.fitting.Sitting;
+import plainlantern.fitting.Vistas;
+import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Box;
+import plainlantern.geometry.Point;
+import plainlantern.geometry.Unit;
+import plainlantern.sheet.Content.OwnPicture;
+import plainlantern.sheet.Fit;
+import plainlantern.sheet.Focal;
+import plainlantern.sheet.Sheet;
+
+/** The spot of a picture that must be seen. */
+class FocalTest {
+    private static Sheet sheet(double x, double y) {
+        return after(new ShelvePictures(List.of(DAWN)).apply(Sheet.empty("Bay", Unit.MM, 400, 300, 300)), "{'kind':'add-panel','outline':{'kind':'ellipse'}}",
+                "{'kind':'seat-panels','panels':['p1'],'left':50,'top':50,'width':90,'height':150,'turn':20}", "{'kind':'set-focal','picture':'" + DAWN.id() + "','x':" + x + ",'y':" + y + "}",
+                "{'kind':'fill','panels':['p1'],'picture':'" + DAWN.id() + "'}");
+    }
+
+    private static Point focal(Sheet sheet) {
+        OwnPicture own = Vistas.shown(sheet, sheet.panel("p1")).orElseThrow();
+        return FocalPlace.now(Sitting.of(sheet.panel("p1"), DAWN), own.placement(), sheet.picture(DAWN.id()).focal().orElseThrow());
+    }
+
+    /** A filled panel is covered, and no covering place of the picture at that size has its focal point nearer to the middle. */
+    @Property(tries = 80)
+    void fillingBringsItAsNearToTheMiddleAsCoveringAllows(@ForAll @DoubleRange(min = 0, max = 1) double x, @ForAll @DoubleRange(min = 0, max = 1) double y, @ForAll @DoubleRange(min = -1, max = 1) double aside) {
+        Sheet sheet = sheet(x, y);
+        OwnPicture own = sheet.panel("p1").picture().orElseThrow();
+        Sitting sitting = Sitting.of(sheet.panel("p1"), DAWN);
+        assertThat(Coverage.of(sitting, own.placement()).covered()).isTrue();
+        assertThat(sitting.zoom(own.placement())).isCloseTo(1, within(1e-9));
+        double off = focal(sheet).distance(Point.ORIGIN);
+        var other = own.placement().at(own.placement().centre().plus(new Point(aside * 60, 0)));
+        if (Coverage.of(sitting, other).covered()) assertThat(FocalPlace.now(sitting, other, new Focal(x, y)).distance(Point.ORIGIN)).isGreaterThanOrEqualTo(off - 1e-9);
+    }
+
+    /** Free to show an edge, it comes exactly to the place; the nearest of four crossings, of nine middles. */
+    @Property(tries = 80)
+    void itComesToTheNearestPlace(@ForAll @DoubleRange(min = 0, max = 1) double x, @ForAll @DoubleRange(min = 0, max = 1) double y, @ForAll FocalPlace place) {
+        Sheet free = after(sheet(x, y), "{'kind':'hold-covered','panels':['p1'],'held':false}");
+        Point was = focal(free);
+        Sheet brought = new PlaceFocal(List.of("p1"), place, false).apply(free);
+        Point is = focal(brought);
+        double[] shares = place == FocalPlace.CENTRE ? new double[] {0.5} : place == FocalPlace.THIRDS ? new double[] {1 / 3.0, 2 / 3.0} : new double[] {1 / 6.0, 0.5, 5 / 6.0};
+        Box box = free.panel("p1").ownPath().bounds();
+        double nearest = Double.MAX_VALUE;
+        for (double u : shares) {
+            for (double v : shares) {
+                Point spot = new Point(box.x() + u * box.width(), box.y() + v * box.height());
+                nearest = Math.min(nearest, spot.distance(was));
+                if (spot.distance(is) < 1e-9) nearest = Math.min(nearest, is.distance(was));
+            }
+        }
+        assertThat(is.distance(was)).isCloseTo(nearest, within(1e-9));
+        assertThat(brought.panel("p1").picture().orElseThrow().fit()).isEqualTo(Fit.FREE);
+    }
+
+    @Test
+    void itIsSetTakenAwayAndRefusedBesideThePicture() {
+        Sheet sheet = sheet(0.25, 0.5);
+        assertThat(sheet.picture(DAWN.id()).focal()).contains(new Focal(0.25, 0.5));
+        Sheet none = after(sheet, "{'kind':'set-focal','picture':'" + DAWN.id() + "'}");
+        assertThat(none.picture(DAWN.id())).isEqualTo(DAWN);
+        assertThatThrownBy(() -> after(none, "{'kind':'place-focal','panels':['p1'],'to':'centre'}")).isInstanceOf(BadInput.class).hasMessageContaining("press f");
+        assertThatThrownBy(() -> after(sheet, "{'kind':'set-focal','picture':'" + DAWN.id() + "','x':1.2,'y':0}")).isInstanceOf(BadInput.class);
+        assertThat(after(none, "{'kind':'fill','panels':['p1'],'picture':'" + DAWN.id() + "'}").panel("p1").picture().orElseThrow().fit()).isEqualTo(Fit.COVER);
+    }
+}
