@@ -108,6 +108,26 @@ class SheetsTest extends StudioTest {
         assertThat(make(new MovePanels(List.of("p2"), 1, 1)).sheet().elements()).hasSize(1);
     }
 
+    /** Another node writes to the same database: its version is asked for each time, so its document is what is seen and edited here. */
+    @Test
+    void whatAnotherNodeDidIsSeen() {
+        make(new AddPanel(new Ellipse()));
+        Sheet theirs = new AddPanel(new Ellipse()).apply(sheets.open(id, member.id()).sheet());
+        db.sql("insert into revision (sheet_id, number, title, document) values (:id, 2, 'Add ellipse', :document::jsonb)").param("id", id).param("document", SheetJson.write(theirs)).update();
+        db.sql("update sheet set head = 2, version = version + 1 where id = :id").param("id", id).update();
+        assertThat(sheets.open(id, member.id()).sheet()).isEqualTo(theirs);
+        assertThat(make(new MovePanels(List.of("p2"), 1, 0)).sheet().panels()).hasSize(2);
+    }
+
+    /** An edit that fails leaves the sheet as it was, also in memory. */
+    @Test
+    void anEditThatFailsLeavesNoTrace() {
+        Sheet before = make(new AddPanel(new Ellipse())).sheet();
+        assertThatThrownBy(() -> make(new MovePanels(List.of("p1"), 1e9, 0))).isInstanceOf(BadInput.class);
+        assertThat(sheets.open(id, member.id()).sheet()).isEqualTo(before);
+        assertThat(make(new MovePanels(List.of("p1"), 1, 0)).sheet().panel("p1").seat().centre().x()).isEqualTo(before.panel("p1").seat().centre().x() + 1);
+    }
+
     @Test
     void anEditThatChangesNothingLeavesNoStep() {
         long version = sheets.open(id, member.id()).version();

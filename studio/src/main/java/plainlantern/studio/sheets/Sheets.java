@@ -20,10 +20,12 @@ public class Sheets {
 
     private final SheetStore sheets;
     private final RevisionStore revisions;
+    private final Heads heads;
 
-    Sheets(SheetStore sheets, RevisionStore revisions) {
+    Sheets(SheetStore sheets, RevisionStore revisions, Heads heads) {
         this.sheets = sheets;
         this.revisions = revisions;
+        this.heads = heads;
     }
 
     /** Stores a new sheet and returns its id. */
@@ -37,7 +39,15 @@ public class Sheets {
     @Transactional(readOnly = true)
     public Opened open(UUID id, UUID account) {
         SheetRow row = sheets.find(id, account).orElseThrow(NotFound::new);
-        return opened(row, revisions.document(id, row.head()));
+        return opened(row, document(row));
+    }
+
+    private Sheet document(SheetRow row) {
+        return heads.find(row.id(), row.version()).orElseGet(() -> {
+            Sheet read = revisions.document(row.id(), row.head());
+            heads.keep(row.id(), row.version(), read);
+            return read;
+        });
     }
 
     /** The sheet's version alone, for a window that asks whether another one changed it. */
@@ -53,7 +63,7 @@ public class Sheets {
      */
     public Change apply(UUID id, UUID account, Function<Sheet, Edit> reading) {
         SheetRow row = sheets.lock(id, account).orElseThrow(NotFound::new);
-        Sheet before = revisions.document(id, row.head());
+        Sheet before = document(row);
         Edit edit = reading.apply(before);
         Sheet after = edit.apply(before);
         if (after.equals(before)) return new Change(before, row.version(), opened(row, before));
@@ -74,11 +84,13 @@ public class Sheets {
         SheetRow row = sheets.lock(id, account).orElseThrow(NotFound::new);
         int head = row.head() + by;
         BadInput.unless(revisions.titlesAround(id, row.head()).containsKey(head), "", nothing);
-        return pointed(row, revisions.document(id, row.head()), head, revisions.document(id, head));
+        return pointed(row, document(row), head, revisions.document(id, head));
     }
 
     private Change pointed(SheetRow row, Sheet before, int head, Sheet after) {
-        return new Change(before, row.version(), opened(sheets.point(row.id(), head, after.name()), after));
+        SheetRow now = sheets.point(row.id(), head, after.name());
+        heads.keepWhenDone(now.id(), now.version(), after);
+        return new Change(before, row.version(), opened(now, after));
     }
 
     private Opened opened(SheetRow row, Sheet document) {

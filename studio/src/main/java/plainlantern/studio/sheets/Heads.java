@@ -1,0 +1,50 @@
+package plainlantern.studio.sheets;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+import plainlantern.sheet.Sheet;
+
+/**
+ * The documents that were last read or made, so that a gesture does not read the same one again and again. The database says which
+ * version is the present one; a document is found only under exactly that version, so another node's edit is never missed.
+ */
+@Component
+class Heads {
+    private static final int KEPT = 64;
+
+    private record Key(UUID sheet, long version) {}
+
+    private final Map<Key, Sheet> kept = new LinkedHashMap<>(KEPT, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Key, Sheet> eldest) {
+            return size() > KEPT;
+        }
+    };
+
+    Optional<Sheet> find(UUID sheet, long version) {
+        synchronized (kept) {
+            return Optional.ofNullable(kept.get(new Key(sheet, version)));
+        }
+    }
+
+    void keep(UUID sheet, long version, Sheet document) {
+        synchronized (kept) {
+            kept.put(new Key(sheet, version), document);
+        }
+    }
+
+    /** Keeps the document once this transaction has come to be: one that is rolled back never was. */
+    void keepWhenDone(UUID sheet, long version, Sheet document) {
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                keep(sheet, version, document);
+            }
+        });
+    }
+}
