@@ -73,11 +73,15 @@ public final class Questions {
     }
 
     private static String limits(Question question, double value) {
-        String called = question.label();
-        if (question.kind() == Kind.SHARE) return called + ": " + plain(question.least() * 100) + " to " + plain(question.most() * 100) + " % can be.";
-        if (question.kind() == Kind.LENGTH && value < 0 && question.least() == 0) return called + " cannot be negative.";
-        String unit = question.kind() == Kind.LENGTH ? " mm" : question.kind() == Kind.TURN ? "°" : "";
-        return called + ": " + plain(question.least()) + " to " + plain(question.most()) + unit + " can be.";
+        if (question.kind() == Kind.LENGTH && value < 0 && question.least() == 0) return question.label() + " cannot be negative.";
+        String least = plain(question.least());
+        String most = plain(question.most());
+        return switch (question.kind()) {
+            case SHARE -> "Type a share from " + plain(question.least() * 100) + " to " + plain(question.most() * 100) + " %.";
+            case LENGTH -> "Type a length from " + least + " to " + most + " mm.";
+            case TURN -> "Type a turn from " + least + " to " + most + "°.";
+            default -> "Type a number from " + least + " to " + most + ".";
+        };
     }
 
     private static String plain(double value) {

@@ -25,7 +25,7 @@ public record Rosette(@Typed.Whole @Asked(value = "Panels around", first = "8", 
                       @Typed.Length @Asked(value = "Gap", first = "0.02") double gap,
                       @Typed.Switch @Asked(value = "Inner panel", first = "true") boolean middle,
                       @Typed.Switch @Asked(value = "Wedges of a ring", first = "false") boolean wedges,
-                      @Typed.Share @Asked(value = "Inner radius of the ring", first = "0.45", least = 0.1, most = 0.9) double hole) implements Pattern {
+                      @Typed.Share @Asked(value = "Inner radius", first = "0.45", least = 0.1, most = 0.9) double hole) implements Pattern {
     /** Arcs of at most so many degrees become one cubic each: at most 1e-5 of the radius off. */
     private static final double ARC = 45;
 

@@ -27,8 +27,8 @@ import plainlantern.outline.Rectangle;
  */
 @JsonTypeName("scatter")
 public record Scatter(@Typed.Whole @Asked(value = "Panels", first = "14", least = 2, most = 300) int count,
-                      @Typed.Share @Asked(value = "Smallest against largest", first = "0.6", least = 0.1, most = 1) double smallest,
-                      @Asked(value = "Longer against shorter side", first = "1.4", least = 1, most = 5) @Typed.Number double proportion,
+                      @Typed.Share @Asked(value = "Smallest size", first = "0.6", least = 0.1, most = 1) double smallest,
+                      @Asked(value = "Proportions", first = "1.4", least = 1, most = 5) @Typed.Number double proportion,
                       @Typed.Turn @Asked(value = "Turn either way", first = "15", most = 180) double turn,
                       @Typed.Share @Asked(value = "Area covered", first = "0.7", least = 0.01, most = 0.99) double coverage,
                       @Typed.Switch @Asked(value = "Keep inside the area", first = "true") boolean inside,

@@ -44,8 +44,8 @@ class QuestionsTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"1 | 0.5 | 1.4 | count | Panels: 2 to 300 can be.", "9 | 0.05 | 1.4 | smallest | Smallest against largest: 10 to 100 % can be.",
-        "9 | 0.5 | 0.5 | proportion | Longer against shorter side: 1 to 5 can be.", "9 | 0.5 | NaN | proportion | Longer against shorter side: 1 to 5 can be."})
+    @CsvSource(delimiter = '|', value = {"1 | 0.5 | 1.4 | count | Type a number from 2 to 300.", "9 | 0.05 | 1.4 | smallest | Type a share from 10 to 100 %.",
+        "9 | 0.5 | 0.5 | proportion | Type a number from 1 to 5.", "9 | 0.5 | NaN | proportion | Type a number from 1 to 5."})
     void whatIsOutOfLimitsIsNamedWithThem(int count, double smallest, double proportion, String field, String words) {
         assertThatThrownBy(() -> new Scatter(count, smallest, proportion, 0, 0.5, true, 1))
                 .isInstanceOfSatisfying(BadInput.class, e -> assertThat(e.field()).isEqualTo(field)).hasMessage(words);
@@ -54,7 +54,7 @@ class QuestionsTest {
     @Test
     void lengthsAndTurnsSayTheirUnit() {
         assertThatThrownBy(() -> new Honeycomb(1, 1, -1, false)).hasMessage("Gap cannot be negative.");
-        assertThatThrownBy(() -> new Honeycomb(1, 1, 9000, false)).hasMessage("Gap: 0 to 5000 mm can be.");
-        assertThatThrownBy(() -> new Polyptych(List.of(1.0, 1.0), 0, 80, false)).hasMessage("Lean: -70 to 70° can be.");
+        assertThatThrownBy(() -> new Honeycomb(1, 1, 9000, false)).hasMessage("Type a length from 0 to 5000 mm.");
+        assertThatThrownBy(() -> new Polyptych(List.of(1.0, 1.0), 0, 80, false)).hasMessage("Type a turn from -70 to 70°.");
     }
 }

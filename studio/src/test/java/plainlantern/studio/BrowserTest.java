@@ -837,7 +837,7 @@ class BrowserTest extends StudioTest {
         page.getByLabel("Star", new Page.GetByLabelOptions().setExact(true)).click();
         page.locator("[data-asked=star] [data-number=points]").fill("2");
         page.locator("[data-asked=star] [data-number=points]").press("Enter");
-        assertThat(page.locator("[data-part=form] .problem").first()).containsText("3 to 60 can be");
+        assertThat(page.locator("[data-part=form] .problem").first()).containsText("from 3 to 60");
         page.locator("[data-asked=star] [data-number=points]").fill("9");
         page.locator("[data-asked=star] [data-number=points]").press("Enter");
         // The attribute is the server's answer; the value is there as soon as it is typed.
@@ -902,7 +902,7 @@ class BrowserTest extends StudioTest {
         assertThat(page.locator("#loosen [name=seed]")).hasValue("2");
         page.locator("#loosen [name=zoom]").fill("500");
         page.locator("#loosen .btn").first().click();
-        assertThat(page.locator("#loosen .problem").filter(new Locator.FilterOptions().setHasText("0 to 200 % can be"))).isVisible();
+        assertThat(page.locator("#loosen .problem").filter(new Locator.FilterOptions().setHasText("from 0 to 200 %"))).isVisible();
 
         page.getByText("All its panels").click();
         assertThat(page.locator(".card-panel.chosen")).hasCount(3);
