@@ -16,6 +16,7 @@ let area = null;
 let merged = [];
 let lines = null;
 let timer = 0;
+let shows = 0;
 
 /** Opens the form of a pattern; "again" means the one that the selection came from. */
 async function open(kind) {
@@ -82,12 +83,14 @@ function later() {
 async function show() {
   if (!form) return;
   const mine = form;
+  // An earlier question may be answered later: only the latest counts.
+  const asked = ++shows;
   clearProblems(form);
   const says = document.getElementById("pattern-says");
   for (const part of form.querySelectorAll("[data-margins]")) part.hidden = Boolean(area) || new FormData(form).get("where") === "inside";
   try {
     const result = await preview(wanted());
-    if (form !== mine) return;
+    if (form !== mine || asked !== shows) return;
     lines = result.across ? result : null;
     const d = result.cells.join("");
     extra(svg("path", { class: "cell-casing", d, ...thin }), svg("path", { class: "cell", d, "fill-rule": "evenodd", ...thin }));
@@ -95,7 +98,7 @@ async function show() {
     says.classList.toggle("warns", Boolean(result.lost));
     board.classList.toggle("replacing", ["replace", "again"].includes(wanted().where));
   } catch (problem) {
-    if (form !== mine) return;
+    if (form !== mine || asked !== shows) return;
     extra();
     says.textContent = "";
     if (!problemAt(form, problem.field, problem.message)) says.textContent = problem.message;
