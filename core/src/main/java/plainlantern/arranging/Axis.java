@@ -19,6 +19,10 @@ public enum Axis {
         return word;
     }
 
+    public Axis other() {
+        return this == ACROSS ? DOWN : ACROSS;
+    }
+
     /** Left or top. */
     public double start(Box box) {
         return this == ACROSS ? box.x() : box.y();

@@ -35,7 +35,6 @@ public final class Cutting {
     }
 
     private static boolean wide(Path path) {
-        var box = path.bounds();
-        return Math.min(box.width(), box.height()) >= Seat.THINNEST && Polygons.area(path) >= Seat.THINNEST * Seat.THINNEST;
+        return path.bounds().shorter() >= Seat.THINNEST && Polygons.area(path) >= Seat.THINNEST * Seat.THINNEST;
     }
 }

@@ -54,18 +54,14 @@ public record Ground(Box box, double turn, Optional<Outline> within) {
     }
 
     private static boolean wide(Path path) {
-        return Math.min(path.bounds().width(), path.bounds().height()) >= Seat.THINNEST;
+        return path.bounds().shorter() >= Seat.THINNEST;
     }
 
     public Seat seat(Piece piece) {
-        return new Seat(Layout.frame(box, turn).apply(piece.centre()), piece.width(), piece.height(), normal(piece.turn() + turn), false);
+        return new Seat(Layout.frame(box, turn).apply(piece.centre()), piece.width(), piece.height(), Affine.normalTurn(piece.turn() + turn), false);
     }
 
     public Path onSheet(Piece piece) {
         return piece.path().mapped(Layout.frame(box, turn));
-    }
-
-    private static double normal(double degrees) {
-        return degrees > 180 ? degrees - 360 : degrees <= -180 ? degrees + 360 : degrees;
     }
 }

@@ -61,8 +61,7 @@ public final class Sides {
     /** Refuses a polygon, in a panel's own frame, that is too thin, turned inside out or crosses itself. */
     public static Path sound(List<Point> corners, List<Point> before, String panel) {
         Path path = Path.polygon(corners);
-        var box = path.bounds();
-        BadInput.unless(Math.min(box.width(), box.height()) >= Seat.THINNEST && Shapes.turning(corners) * Shapes.turning(before) > 0 && !crosses(corners),
+        BadInput.unless(path.bounds().shorter() >= Seat.THINNEST && Shapes.turning(corners) * Shapes.turning(before) > 0 && !crosses(corners),
                 "corner", "That is too far: " + panel + " would fold over itself.");
         return path;
     }

@@ -109,7 +109,7 @@ public record Snaps(List<Line> lines, List<Even> evens) {
 
     private static void box(List<Line> lines, Box box, String why) {
         for (Axis axis : Axis.values()) {
-            Axis other = axis == Axis.ACROSS ? Axis.DOWN : Axis.ACROSS;
+            Axis other = axis.other();
             for (double at : new double[] {axis.start(box), axis.end(box)}) {
                 lines.add(new Line(axis, at, other.start(box), other.end(box), Catches.BOTH, why));
             }
@@ -122,7 +122,7 @@ public record Snaps(List<Line> lines, List<Even> evens) {
         for (Panel panel : panels) {
             Box box = panel.boundsOnSheet();
             for (Axis axis : Axis.values()) {
-                Axis other = axis == Axis.ACROSS ? Axis.DOWN : Axis.ACROSS;
+                Axis other = axis.other();
                 line(lines, new Line(axis, axis.start(box), other.start(box), other.end(box), Catches.SIDES, panel.name()));
                 line(lines, new Line(axis, axis.end(box), other.start(box), other.end(box), Catches.SIDES, panel.name()));
                 line(lines, new Line(axis, axis.middle(box), other.start(box), other.end(box), Catches.MIDDLE, "middle of " + panel.name()));
@@ -137,7 +137,7 @@ public record Snaps(List<Line> lines, List<Even> evens) {
     }
 
     private static List<Even> evens(List<Box> boxes, Axis axis, double size) {
-        Axis other = axis == Axis.ACROSS ? Axis.DOWN : Axis.ACROSS;
+        Axis other = axis.other();
         Set<Even> evens = new LinkedHashSet<>();
         for (Box a : boxes) {
             Box b = next(boxes, a, axis, other);

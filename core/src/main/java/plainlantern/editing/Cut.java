@@ -42,7 +42,7 @@ public record Cut(double x1, double y1, double x2, double y2, @Typed.Length doub
         Set<String> wanted = new HashSet<>(panels);
         if (!panels.isEmpty()) before.free(panels);
         List<Element> next = new ArrayList<>();
-        Sheet named = before;
+        Set<String> names = new HashSet<>(before.panels().stream().map(Panel::name).toList());
         int lastId = before.lastId();
         int cut = 0;
         for (Element element : before.elements()) {
@@ -58,18 +58,12 @@ public record Cut(double x1, double y1, double x2, double y2, @Typed.Length doub
             cut++;
             lastId++;
             next.add(Refit.shaped(before, panel, halves.get().get(0)));
-            Panel other = Refit.shaped(before, panel, halves.get().get(1)).copied("p" + lastId, Titles.next(named, panel.name())).grouped(panel.group());
+            Panel other = Refit.shaped(before, panel, halves.get().get(1)).copied("p" + lastId, Titles.next(names, panel.name())).grouped(panel.group());
             next.add(other);
-            named = named.with(List.copyOf(append(named.elements(), other)), lastId);
+            names.add(other.name());
         }
         BadInput.unless(cut > 0, "cut", panels.isEmpty() ? "The line crosses no panel, or leaves nothing on one side." : "The line does not divide the selected panels.");
         return before.with(next, lastId);
-    }
-
-    private static List<Element> append(List<Element> elements, Element more) {
-        List<Element> all = new ArrayList<>(elements);
-        all.add(more);
-        return all;
     }
 
     @Override

@@ -61,7 +61,7 @@ public record LayOut(Pattern pattern, Where where, List<String> panels, Optional
         BadInput.unless(pattern != null && where != null, "pattern", "Choose a pattern first.");
         area.ifPresent(box -> {
             Box reach = box.union(new Box(0, 0, 0, 0));
-            BadInput.unless(Math.min(box.width(), box.height()) >= Seat.THINNEST, "pattern", "Draw a larger area on the sheet.");
+            BadInput.unless(box.shorter() >= Seat.THINNEST, "pattern", "Draw a larger area on the sheet.");
             BadInput.unless(Math.max(reach.width(), reach.height()) <= Seat.LARGEST, "pattern", "The area stays within 10 m of the sheet.");
         });
     }

@@ -2,8 +2,6 @@ package plainlantern.editing;
 
 import java.util.Collection;
 import java.util.Set;
-import java.util.stream.Collectors;
-import plainlantern.sheet.Panel;
 import plainlantern.sheet.Sheet;
 
 /** Names of edits as the history shows them. */
@@ -11,9 +9,8 @@ final class Titles {
     private Titles() {}
 
     /** A name for a panel split off another: "Sky 2" for "Sky", or the next number that is free. */
-    static String next(Sheet sheet, String name) {
+    static String next(Set<String> taken, String name) {
         String base = name.replaceFirst(" \\d+$", "");
-        Set<String> taken = sheet.panels().stream().map(Panel::name).collect(Collectors.toSet());
         int number = 2;
         while (taken.contains(base + " " + number)) number++;
         return base + " " + number;

@@ -1,5 +1,6 @@
 package plainlantern.editing;
 
+import plainlantern.geometry.Affine;
 import plainlantern.geometry.BadInput;
 
 /** Turns as people type them. */
@@ -9,8 +10,6 @@ final class Turns {
     /** The same turn above −180 and up to 180 degrees. */
     static double normal(double degrees) {
         BadInput.unless(Math.abs(degrees) <= 36_000, "turn", "Type a turn in degrees, such as 12.5.");
-        double within = degrees % 360;
-        if (within > 180) return within - 360;
-        return within <= -180 ? within + 360 : within;
+        return Affine.normalTurn(degrees);
     }
 }

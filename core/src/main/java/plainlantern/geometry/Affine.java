@@ -35,6 +35,13 @@ public record Affine(double a, double b, double c, double d, double e, double f)
         return new Affine(cos, sin, -sin, cos, 0, 0);
     }
 
+    /** The same turn above −180 and up to 180 degrees. */
+    public static double normalTurn(double degrees) {
+        double within = degrees % 360;
+        if (within > 180) return within - 360;
+        return within <= -180 ? within + 360 : within;
+    }
+
     /** The map that applies {@code first} and then this one (this ∘ first). */
     public Affine after(Affine first) {
         return new Affine(

@@ -26,6 +26,11 @@ public record Box(double x, double y, double width, double height) {
         return between(Math.min(x, o.x), Math.min(y, o.y), Math.max(right(), o.right()), Math.max(bottom(), o.bottom()));
     }
 
+    /** The shorter of both sides. */
+    public double shorter() {
+        return Math.min(width, height);
+    }
+
     public double right() {
         return x + width;
     }

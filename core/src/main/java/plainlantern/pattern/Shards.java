@@ -32,7 +32,7 @@ public record Shards(@Typed.Whole @Asked(value = "Shards", first = "12", least =
         List<Piece> pieces = new ArrayList<>();
         for (List<Point> cell : cells(area, sites(area), gap)) {
             Path form = cell.size() < 3 ? null : Path.polygon(cell);
-            Pattern.room(form != null && Math.min(form.bounds().width(), form.bounds().height()) >= THINNEST, "gap", count + " shards",
+            Pattern.room(form != null && form.bounds().shorter() >= THINNEST, "gap", count + " shards",
                     Math.min(area.width(), area.height()) / Math.sqrt(count) / 3);
             pieces.add(Piece.of(form));
         }
