@@ -1,23 +1,12 @@
 package plainlantern.arranging;
 
-import com.fasterxml.jackson.annotation.JsonValue;
 import plainlantern.geometry.Box;
+import plainlantern.geometry.Choice;
 import plainlantern.geometry.Point;
 
 /** Across or down: the same rules hold along both. */
-public enum Axis {
-    ACROSS("across"), DOWN("down");
-
-    private final String word;
-
-    Axis(String word) {
-        this.word = word;
-    }
-
-    @JsonValue
-    public String word() {
-        return word;
-    }
+public enum Axis implements Choice {
+    ACROSS, DOWN;
 
     public Axis other() {
         return this == ACROSS ? DOWN : ACROSS;

@@ -29,9 +29,15 @@ public final class Seams {
      * @param from  one end
      * @param to    the other end
      * @param gap   mm, square to the line
-     * @param sides all sides along the gap, on both of its banks
+     * @param sides all sides along the gap, those of one bank first
+     * @param first how many of them are on that bank
      */
-    public record Seam(Point from, Point to, double gap, List<Side> sides) {}
+    public record Seam(Point from, Point to, double gap, List<Side> sides, int first) {
+        /** Both banks. */
+        public List<List<Side>> banks() {
+            return List.of(sides.subList(0, first), sides.subList(first, sides.size()));
+        }
+    }
 
     private record Edge(Side name, Point a, Point b, Point along, Point out, double offset, double depth) {
         double low(Point way) {
@@ -118,6 +124,9 @@ public final class Seams {
         double low = edges.stream().mapToDouble(e -> e.low(first.along())).min().orElseThrow();
         double high = edges.stream().mapToDouble(e -> e.high(first.along())).max().orElseThrow();
         Point foot = first.out().times(first.offset() + gap / 2);
-        return new Seam(foot.plus(first.along().times(low)), foot.plus(first.along().times(high)), gap, edges.stream().map(Edge::name).toList());
+        List<Side> sides = new ArrayList<>(edges.stream().filter(e -> e.out().dot(first.out()) > 0).map(Edge::name).toList());
+        int near = sides.size();
+        edges.stream().filter(e -> e.out().dot(first.out()) < 0).map(Edge::name).forEach(sides::add);
+        return new Seam(foot.plus(first.along().times(low)), foot.plus(first.along().times(high)), gap, sides, near);
     }
 }

@@ -21,6 +21,7 @@ public final class Shapes {
      * form that is stretched to its box. Empty where moving a side makes no sense.
      */
     public static Optional<List<Point>> sides(Panel panel) {
+        if (!panel.role().takesPictures()) return Optional.empty();
         Outline outline = panel.outline();
         if (outline instanceof FreeForm || outline instanceof Slanted) return FreeForm.corners(panel.ownPath());
         if (outline instanceof RegularPolygon) return Optional.empty();

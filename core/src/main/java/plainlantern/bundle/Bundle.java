@@ -18,6 +18,8 @@ import plainlantern.geometry.BadInput;
 import plainlantern.picture.PictureFile;
 import plainlantern.picture.PictureReader;
 import plainlantern.picture.Sha256;
+import plainlantern.sheet.Content.OwnPicture;
+import plainlantern.sheet.Paper;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
@@ -27,7 +29,7 @@ import tools.jackson.databind.JsonNode;
 /** A bundle opened for reading. Nothing in it is trusted; what is wrong is a {@link BadInput} that says so. */
 public final class Bundle implements Closeable {
     static final String FORMAT = "plain-lantern-bundle";
-    static final int VERSION = 2;
+    static final int VERSION = 4;
     static final String DOCUMENT = "sheet.json";
     static final String PICTURES = "pictures/";
     private static final Pattern PICTURE = Pattern.compile("pictures/([0-9a-f]{64})\\.[a-z]{1,5}");
@@ -51,8 +53,11 @@ public final class Bundle implements Closeable {
         for (Picture picture : sheet.shelf()) {
             BadInput.unless(pictures.containsKey(picture.id()), "bundle", "The bundle lacks the picture " + picture.name() + ".");
         }
-        for (var panel : sheet.panels()) panel.picture().ifPresent(own -> sheet.picture(own.picture()));
+        for (var panel : sheet.panels()) {
+            for (var layer : panel.content()) if (layer instanceof OwnPicture own) sheet.picture(own.picture());
+        }
         for (var vista : sheet.vistas()) sheet.picture(vista.picture());
+        if (sheet.paper() instanceof Paper.Pictured paper) sheet.picture(paper.picture());
     }
 
     public static Bundle open(Path file) throws IOException {

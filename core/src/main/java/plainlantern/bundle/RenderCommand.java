@@ -1,20 +1,48 @@
 package plainlantern.bundle;
 
+import java.io.BufferedOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Choice;
 import plainlantern.geometry.Lengths;
 import plainlantern.picture.DecodedPictures;
 import plainlantern.rendering.Delivery;
-import plainlantern.scene.Scene;
+import plainlantern.rendering.FileNames;
+import plainlantern.rendering.Format;
+import plainlantern.rendering.Progress;
+import plainlantern.scene.Extent;
+import plainlantern.scene.Page;
+import plainlantern.scene.Pages;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Sheet;
 
-/** {@code render BUNDLE --format png|jpeg --ppi N --out FILE [--quality Q] [--no-paper]}: a delivery with no server. */
+/** A delivery with no server and no database. */
 public final class RenderCommand {
-    private static final String USAGE = "Usage: render BUNDLE --format png|jpeg --ppi N --out FILE [--quality 1-100] [--no-paper]";
+    private static final String USAGE = """
+            Usage: render BUNDLE ... --out FILE [options]; several bundles become the pages of one PDF, else an archive
+              --format png|jpeg|tiff|webp|pdf|svg|openraster   what FILE's extension says, if not told
+              --ppi N            pixels an inch; the sheet's own, if not told
+              --scale PERCENT    100 is the size on the sheet
+              --extent sheet|selection|forms|boxes             forms and boxes: each panel alone, in an archive
+              --select NAME,...  panels by name or id
+              --names PATTERN    of files in an archive: {sheet}, {panel}, {n}
+              --no-paper  --bleed  --marks (PDF)
+              --quality 1-100  --chroma by-quality|full|half  --at-most BYTES (JPEG)
+              --words text|outlines (PDF, SVG)  --linked (SVG)""";
+    private static final Set<String> SWITCHES = Set.of("no-paper", "bleed", "marks", "linked");
+    private static final Set<String> VALUES = Set.of("out", "format", "ppi", "scale", "extent", "select", "names", "quality", "chroma", "at-most", "words");
 
     private RenderCommand() {}
 
@@ -28,30 +56,76 @@ public final class RenderCommand {
     }
 
     private static void run(String[] args) throws IOException {
-        Map<String, String> options = options(args);
-        Path out = Path.of(options.getOrDefault("out", ""));
-        BadInput.unless(options.containsKey("bundle") && options.containsKey("out"), "render", USAGE);
-        Path file = Path.of(options.get("bundle"));
-        BadInput.unless(Files.isRegularFile(file), "render", "There is no file " + file + ".");
-        try (Bundle bundle = Bundle.open(file)) {
-            String ppi = options.getOrDefault("ppi", "");
-            Delivery delivery = new Delivery(Delivery.Format.of(options.getOrDefault("format", "png")),
-                    ppi.isEmpty() ? bundle.sheet().ppi() : Lengths.number(ppi, "ppi"), !options.containsKey("no-paper"),
-                    (int) Lengths.number(options.getOrDefault("quality", "92"), "quality"));
-            byte[] result = delivery.file(Scene.of(bundle.sheet()), new DecodedPictures(bundle::original));
-            Path part = out.resolveSibling(out.getFileName() + ".part");
-            Files.write(part, result);
-            Files.move(part, out, StandardCopyOption.REPLACE_EXISTING);
-            System.out.println(out + ", " + result.length + " bytes");
+        List<Path> files = new ArrayList<>();
+        Map<String, String> options = options(args, files);
+        BadInput.unless(!files.isEmpty() && options.containsKey("out"), "render", USAGE);
+        for (Path file : files) BadInput.unless(Files.isRegularFile(file), "render", "There is no file " + file + ".");
+        List<Bundle> bundles = new ArrayList<>();
+        try {
+            for (Path file : files) bundles.add(Bundle.open(file));
+            deliver(bundles, options, Path.of(options.get("out")));
+        } finally {
+            for (Bundle bundle : bundles) bundle.close();
         }
     }
 
-    private static Map<String, String> options(String[] args) {
+    private static void deliver(List<Bundle> bundles, Map<String, String> options, Path out) throws IOException {
+        Delivery delivery = delivery(options, bundles.get(0).sheet(), out);
+        List<Page> pages = new ArrayList<>();
+        Map<String, Bundle> homes = new HashMap<>();
+        for (Bundle bundle : bundles) {
+            pages.addAll(Pages.of(bundle.sheet(), delivery.extent(), selected(bundle.sheet(), options.getOrDefault("select", "")), delivery.bleed()));
+            bundle.sheet().shelf().forEach(picture -> homes.put(picture.id(), bundle));
+        }
+        Path part = out.resolveSibling(out.getFileName() + ".part");
+        try (OutputStream to = new BufferedOutputStream(Files.newOutputStream(part))) {
+            delivery.write(pages, new DecodedPictures(id -> homes.get(id).original(id)), Progress.UNHEARD, to);
+        } catch (IOException | RuntimeException | Error e) {
+            Files.deleteIfExists(part);
+            throw e;
+        }
+        Files.move(part, out, StandardCopyOption.REPLACE_EXISTING);
+        System.out.println(out + ", " + Files.size(out) + " bytes");
+    }
+
+    private static Delivery delivery(Map<String, String> options, Sheet sheet, Path out) {
+        String file = out.getFileName().toString();
+        String extension = file.substring(file.lastIndexOf('.') + 1);
+        String told = options.getOrDefault("format", Stream.of(Format.values()).filter(f -> f.extension().equalsIgnoreCase(extension)).map(Format::name).findFirst().orElse("png"));
+        Delivery usual = Delivery.of(Format.of(told), sheet.ppi());
+        Function<String, Double> number = name -> Lengths.number(options.get(name), name);
+        return new Delivery(usual.format(), options.containsKey("extent") ? chosen("extent", options.get("extent"), Extent.values()) : usual.extent(),
+                options.containsKey("ppi") ? number.apply("ppi") : usual.ppi(), options.containsKey("scale") ? number.apply("scale") / 100 : 1, !options.containsKey("no-paper"),
+                options.containsKey("bleed"), options.containsKey("marks"), options.containsKey("quality") ? (int) Math.round(number.apply("quality")) : usual.quality(),
+                options.containsKey("chroma") ? chosen("chroma", options.get("chroma"), Delivery.Chroma.values()) : usual.chroma(),
+                options.containsKey("at-most") ? Math.round(number.apply("at-most")) : 0, options.containsKey("words") ? words(options.get("words")) : usual.live(),
+                options.containsKey("linked"), options.getOrDefault("names", FileNames.USUAL));
+    }
+
+    private static boolean words(String told) {
+        BadInput.unless(Set.of("text", "outlines").contains(told), "words", "Words are delivered as text or as outlines.");
+        return told.equals("text");
+    }
+
+    private static <T extends Choice> T chosen(String option, String told, T[] all) {
+        return Choice.called(told, all)
+                .orElseThrow(() -> new BadInput(option, "--" + option + " is one of " + Stream.of(all).map(Choice::label).collect(Collectors.joining(", ")) + "."));
+    }
+
+    /** The ids of the panels that are named. */
+    private static List<String> selected(Sheet sheet, String told) {
+        Set<String> wanted = Stream.of(told.split(",")).map(String::strip).filter(name -> !name.isEmpty()).collect(Collectors.toSet());
+        return sheet.panels().stream().filter(p -> wanted.contains(p.id()) || wanted.contains(p.name())).map(Panel::id).toList();
+    }
+
+    private static Map<String, String> options(String[] args, List<Path> files) {
         Map<String, String> options = new HashMap<>();
         for (int i = 0; i < args.length; i++) {
-            if (args[i].equals("--no-paper")) options.put("no-paper", "");
-            else if (args[i].startsWith("--") && i + 1 < args.length) options.put(args[i].substring(2), args[++i]);
-            else if (args[i].startsWith("--") || options.put("bundle", args[i]) != null) throw new BadInput("render", USAGE);
+            String name = args[i].startsWith("--") ? args[i].substring(2) : "";
+            if (name.isEmpty()) files.add(Path.of(args[i]));
+            else if (SWITCHES.contains(name)) options.put(name, "");
+            else if (VALUES.contains(name) && i + 1 < args.length) options.put(name, args[++i]);
+            else throw new BadInput("render", "--" + name + " is not known here.\n" + USAGE);
         }
         return options;
     }

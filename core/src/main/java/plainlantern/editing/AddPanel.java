@@ -1,11 +1,8 @@
 package plainlantern.editing;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
-import java.util.ArrayList;
-import java.util.List;
 import plainlantern.geometry.Point;
 import plainlantern.outline.Outline;
-import plainlantern.sheet.Element;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Seat;
 import plainlantern.sheet.Sheet;
@@ -19,9 +16,7 @@ public record AddPanel(Outline outline) implements Edit {
         double aspect = outline.aspect();
         Seat seat = Seat.upright(new Point(before.width() / 2, before.height() / 2), aspect > 1 ? side : side * aspect, aspect > 1 ? side / aspect : side);
         int number = before.lastId() + 1;
-        List<Element> elements = new ArrayList<>(before.elements());
-        elements.add(Panel.empty("p" + number, "Panel " + number, outline, seat));
-        return before.with(elements, number);
+        return before.adding(Panel.empty("p" + number, "Panel " + number, outline, seat));
     }
 
     @Override

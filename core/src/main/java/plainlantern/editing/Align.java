@@ -1,6 +1,5 @@
 package plainlantern.editing;
 
-import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -10,6 +9,7 @@ import java.util.Optional;
 import plainlantern.arranging.Axis;
 import plainlantern.arranging.Units;
 import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Choice;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
 import plainlantern.sheet.Sheet;
@@ -23,9 +23,9 @@ import plainlantern.sheet.Sheet;
 @JsonTypeName("align")
 public record Align(List<String> panels, Line line, To to, Optional<String> key) implements Edit {
     /** The line of each box that is lined up. */
-    public enum Line {
-        @JsonProperty("left") LEFT(Axis.ACROSS, 0), @JsonProperty("centre") CENTRE(Axis.ACROSS, 0.5), @JsonProperty("right") RIGHT(Axis.ACROSS, 1),
-        @JsonProperty("top") TOP(Axis.DOWN, 0), @JsonProperty("middle") MIDDLE(Axis.DOWN, 0.5), @JsonProperty("bottom") BOTTOM(Axis.DOWN, 1);
+    public enum Line implements Choice {
+        LEFT(Axis.ACROSS, 0), CENTRE(Axis.ACROSS, 0.5), RIGHT(Axis.ACROSS, 1),
+        TOP(Axis.DOWN, 0), MIDDLE(Axis.DOWN, 0.5), BOTTOM(Axis.DOWN, 1);
 
         private final Axis axis;
         private final double share;
@@ -41,8 +41,8 @@ public record Align(List<String> panels, Line line, To to, Optional<String> key)
     }
 
     /** What panels are lined up with. */
-    public enum To {
-        @JsonProperty("selection") SELECTION, @JsonProperty("sheet") SHEET, @JsonProperty("margins") MARGINS, @JsonProperty("key") KEY
+    public enum To implements Choice {
+        SELECTION, SHEET, MARGINS, KEY
     }
 
     @Override

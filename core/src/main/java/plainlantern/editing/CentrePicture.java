@@ -14,10 +14,10 @@ import plainlantern.sheet.Sheet;
  */
 @JsonTypeName("centre-picture")
 public record CentrePicture(List<String> panels, @Typed.OptionalLength OptionalDouble across,
-                            @Typed.OptionalLength OptionalDouble down, @Typed.Switch boolean whole) implements Edit {
+                            @Typed.OptionalLength OptionalDouble down, @Typed.Switch boolean whole, @Typed.Layer int layer) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
-        return Pictures.placing(before, panels, whole, (placement, sitting) -> {
+        return Pictures.placing(before, panels, whole, layer, (placement, sitting) -> {
             Point middle = whole ? sitting.middle() : Point.ORIGIN;
             return placement.at(new Point(across.isPresent() ? middle.x() + across.getAsDouble() : placement.centre().x(),
                     down.isPresent() ? middle.y() + down.getAsDouble() : placement.centre().y()));

@@ -14,10 +14,10 @@ import plainlantern.sheet.Sheet;
  * @param whole whether slices move their whole vista, in the sheet's frame, instead of being nudged against it
  */
 @JsonTypeName("cover-again")
-public record CoverAgain(List<String> panels, @Typed.Switch boolean whole) implements Edit {
+public record CoverAgain(List<String> panels, @Typed.Switch boolean whole, @Typed.Layer int layer) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
-        return Pictures.changing(before, panels, whole, (own, sitting) -> {
+        return Pictures.changing(before, panels, whole, layer, (own, sitting) -> {
             var now = own.placement();
             if (!Coverage.of(sitting, now).covered()) return own.settled(Fit.FREE, sitting.covering(now));
             return own.settled(Fit.COVER, sitting.fitted(Fit.COVER, now.turn(), now.mirrored(), before.ppi()));

@@ -9,12 +9,16 @@ import plainlantern.sheet.Sheet;
  */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
 public sealed interface Edit permits
-        AddPanel, Align, Carry, CentrePicture, CoverAgain, Cut, Duplicate, EmptyPanels, FillPanels, GroupPanels,
-        HoldCovered, JoinVista, LayOut, LeaveVista, Loosen, MakeVista, MirrorPanels, MirrorPicture, MoveCorner,
-        MovePanels, MovePicture, MoveSeam, Paste, PlaceFocal, PullOutline, Raise, Remove, Rename, RenameSheet,
-        ReplaceVista, ResizePanels, Restack, SameSize, SeatPanels, SetFit, SetFocal, SetGuides, SetOutline, SetPaper,
-        SetUpSheet, ShelvePictures, Space, SwapContent, SwapSeats, Traits, TurnPanels, TurnPicture, UnshelvePictures,
-        ZoomPicture {
+
+        AddCaption, AddLayer, AddPanel, AddRule, AddSwatches, Align, BackVista, Carry, CentrePicture,
+        ClearBackground, ClearFinish, CopyContent, CopyFinish, CopyNudge, CoverAgain, Cut, Deal, Duplicate,
+        EmptyPanels, FillPanels, FitCaption, FollowFinish, ForgetFinish, FramePicture, GroupPanels, HoldCovered,
+        JoinVista, LayOut, LeaveVista, Loosen, MakeVista, MirrorPanels, MirrorPicture, MoveCorner, MoveLayer,
+        MoveOut, MovePanels, MovePicture, MoveSeam, NameFinish, Paste, PlaceFocal, PullOutline, PutIn, Raise, Remove,
+        RemoveSwatch, Rename, RenameSheet, ReplacePicture, ReplaceVista, ResizePanels, Restack, ReturnTo, RulesAlong,
+        SameSize, SeatPanels, SetFinish, SetFit, SetFocal, SetGround, SetGuides, SetLimits, SetLook, SetOutline,
+        SetPaper, SetPlate, SetShadow, SetSwatch, SetUpSheet, SetWash, SetWords, Several, ShelvePictures, Space,
+        SplitPicture, SwapContent, SwapSeats, Traits, TurnPanels, TurnPicture, UnshelvePictures, ZoomPicture {
     /**
      * The sheet after the edit.
      *
@@ -22,6 +26,11 @@ public sealed interface Edit permits
      * @throws plainlantern.geometry.BadInput   when what it asks for cannot be
      */
     Sheet apply(Sheet before);
+
+    /** As {@link #apply}, with the rules that lie along seams brought to where these are then: every change of a sheet goes through here. */
+    default Sheet on(Sheet before) {
+        return Rules.followed(before, apply(before));
+    }
 
     /** What the history calls it, such as "Cover again: Centre". */
     String title(Sheet before);

@@ -9,7 +9,7 @@ import plainlantern.sheet.Sheet;
 public record EmptyPanels(List<String> panels) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
-        return before.changing(panels, p -> p.withContent(List.of()));
+        return before.changing(before.takers(panels), p -> p.withContent(List.of()));
     }
 
     @Override

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.List;
 import plainlantern.fitting.FocalPlace;
 import plainlantern.fitting.Sitting;
+import plainlantern.geometry.Typed;
 import plainlantern.sheet.Content;
 import plainlantern.sheet.Fit;
 import plainlantern.sheet.Panel;
@@ -20,15 +21,20 @@ public record FillPanels(List<String> panels, String picture) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
         Picture chosen = before.picture(picture);
-        return before.changing(panels, p -> filled(before, p, chosen));
+        return before.changing(before.takers(panels), p -> filled(before, p, chosen));
     }
 
     static Panel filled(Sheet sheet, Panel panel, Picture picture) {
+        return panel.showing(Typed.FRONTMOST, covering(sheet, panel, picture));
+    }
+
+    /** The picture just covering the panel, its focal point as near to the middle as that allows. */
+    static Content.OwnPicture covering(Sheet sheet, Panel panel, Picture picture) {
         Sitting sitting = Sitting.of(panel, picture);
         Placement centred = sitting.fitted(Fit.COVER, 0, false, sheet.ppi());
         Placement placement = picture.focal().map(focal -> sitting.covering(FocalPlace.CENTRE.brought(sitting, centred, focal))).orElse(centred);
         Fit fit = placement.equals(centred) ? Fit.COVER : Fit.FREE;
-        return panel.withContent(List.of(new Content.OwnPicture(picture.id(), fit, placement, true)));
+        return new Content.OwnPicture(picture.id(), fit, placement, true);
     }
 
     @Override

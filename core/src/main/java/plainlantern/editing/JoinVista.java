@@ -2,9 +2,8 @@ package plainlantern.editing;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.List;
-import java.util.Optional;
+import plainlantern.fitting.Vistas;
 import plainlantern.sheet.Content.VistaSlice;
-import plainlantern.sheet.Nudge;
 import plainlantern.sheet.Sheet;
 
 /** Lets panels look through at a vista that is there, in register, in place of what they showed. */
@@ -12,8 +11,8 @@ import plainlantern.sheet.Sheet;
 public record JoinVista(List<String> panels, String vista) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
-        VistaSlice slice = new VistaSlice(before.vista(vista).id(), Optional.empty(), Nudge.NONE);
-        return before.changing(panels, p -> p.withContent(List.of(slice)));
+        VistaSlice slice = VistaSlice.of(before.vista(vista).id());
+        return before.changing(before.takers(panels), p -> Vistas.joined(p, slice));
     }
 
     @Override

@@ -1,12 +1,10 @@
 package plainlantern.editing;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
-import com.fasterxml.jackson.annotation.JsonValue;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -14,6 +12,7 @@ import java.util.stream.Collectors;
 import plainlantern.arranging.Ground;
 import plainlantern.fitting.Refit;
 import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Choice;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Typed;
 import plainlantern.outline.Outline;
@@ -40,7 +39,7 @@ import plainlantern.sheet.Sheet;
 public record LayOut(Pattern pattern, Where where, List<String> panels, Optional<Margins> margins, Optional<Box> area,
                      @Typed.Switch boolean agreed) implements Edit {
     /** What becomes of the panels that are there. */
-    public enum Where {
+    public enum Where implements Choice {
         /** All panels that are not locked become the pattern's. */
         REPLACE,
         /** They stay, the pattern comes on top. */
@@ -48,12 +47,7 @@ public record LayOut(Pattern pattern, Where where, List<String> panels, Optional
         /** The one selected panel becomes the pattern, which fills its form. */
         INSIDE,
         /** The pattern that the selected panel came from, with these numbers. */
-        AGAIN;
-
-        @JsonValue
-        String word() {
-            return name().toLowerCase(Locale.ROOT);
-        }
+        AGAIN
     }
 
     public LayOut {

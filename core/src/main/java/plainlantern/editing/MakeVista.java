@@ -3,11 +3,9 @@ package plainlantern.editing;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import plainlantern.fitting.Vistas;
 import plainlantern.geometry.BadInput;
 import plainlantern.sheet.Content.VistaSlice;
-import plainlantern.sheet.Nudge;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Vista;
@@ -18,13 +16,14 @@ public record MakeVista(List<String> panels, String picture) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
         Picture chosen = before.picture(picture);
-        BadInput.unless(before.panels(panels).size() > 1, "panels", "Select two panels or more to see one picture through them.");
+        List<String> into = before.takers(panels);
+        BadInput.unless(into.size() > 1, "panels", "Select two panels or more to see one picture through them.");
         int number = before.lastId() + 1;
-        Vista vista = Vistas.over("v" + number, chosen, before.panels(panels));
+        Vista vista = Vistas.over("v" + number, chosen, before.panels(into));
         List<Vista> vistas = new ArrayList<>(before.vistas());
         vistas.add(vista);
-        VistaSlice slice = new VistaSlice(vista.id(), Optional.empty(), Nudge.NONE);
-        return before.with(Vistas.replaced(before.elements(), panels, p -> p.withContent(List.of(slice))), number, vistas);
+        VistaSlice slice = VistaSlice.of(vista.id());
+        return before.with(Vistas.replaced(before.elements(), into, p -> Vistas.joined(p, slice)), number, vistas);
     }
 
     @Override

@@ -12,10 +12,10 @@ import plainlantern.sheet.Sheet;
  * @param whole whether slices move their whole vista, in the sheet's frame, instead of being nudged against it
  */
 @JsonTypeName("mirror-picture")
-public record MirrorPicture(List<String> panels, @Typed.Switch boolean whole) implements Edit {
+public record MirrorPicture(List<String> panels, @Typed.Switch boolean whole, @Typed.Layer int layer) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
-        return Pictures.changing(before, panels, whole, (own, sitting) -> {
+        return Pictures.changing(before, panels, whole, layer, (own, sitting) -> {
             Placement p = own.placement();
             return own.settled(own.fit(), new Placement(p.centre(), p.scaleX(), p.scaleY(), p.turn(), !p.mirrored()));
         });

@@ -12,11 +12,11 @@ import plainlantern.sheet.Sheet;
  * @param whole whether slices move their whole vista, in the sheet's frame, instead of being nudged against it
  */
 @JsonTypeName("move-picture")
-public record MovePicture(List<String> panels, double dx, double dy, @Typed.Switch boolean whole) implements Edit {
+public record MovePicture(List<String> panels, double dx, double dy, @Typed.Switch boolean whole, @Typed.Layer int layer) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
         Point by = new Point(dx, dy);
-        return Pictures.placing(before, panels, whole, (placement, sitting) -> placement.at(placement.centre().plus(by)));
+        return Pictures.placing(before, panels, whole, layer, (placement, sitting) -> placement.at(placement.centre().plus(by)));
     }
 
     @Override

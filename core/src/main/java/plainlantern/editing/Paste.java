@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Point;
 import plainlantern.sheet.Content;
@@ -12,6 +13,7 @@ import plainlantern.sheet.Element;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.Styles;
 
 /**
  * Puts copied panels, perhaps from another sheet, in front of all others, with the pictures they show. The caller vouches that the
@@ -42,10 +44,18 @@ public record Paste(List<Panel> panels, List<Picture> pictures, double dx, doubl
             int number = lastId;
             String group = panel.group().isEmpty() ? "" : groups.computeIfAbsent(panel.group(), g -> "g" + number);
             String name = panel.name().length() > 60 ? panel.name().substring(0, 60) : panel.name();
-            next.add(panel.copied("p" + lastId, name).grouped(group)
+            next.add(atHome(before, panel).copied("p" + lastId, name).grouped(group)
                     .withSeat(panel.seat().at(panel.seat().centre().plus(new Point(dx, dy)))));
         }
         return shelved.with(next, lastId);
+    }
+
+    /** The same following only what this sheet has just so: a finish and colours of another sheet stay what they look like. */
+    private static Panel atHome(Sheet sheet, Panel panel) {
+        Styles styles = sheet.styles();
+        Panel plain = Recolour.of(panel, c -> styles.swatch(c.swatch()).map(s -> s.colour().equals(c)).orElse(false) ? c : c.linked(""));
+        boolean known = styles.finishes().stream().anyMatch(f -> f.finish().equals(plain.finish()));
+        return known ? plain : plain.finished(plain.finish().following(Optional.empty()));
     }
 
     @Override

@@ -15,11 +15,11 @@ import plainlantern.sheet.Sheet;
  * @param whole whether slices move their whole vista, in the sheet's frame, instead of being nudged against it
  */
 @JsonTypeName("place-focal")
-public record PlaceFocal(List<String> panels, FocalPlace to, @Typed.Switch boolean whole) implements Edit {
+public record PlaceFocal(List<String> panels, FocalPlace to, @Typed.Switch boolean whole, @Typed.Layer int layer) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
         boolean[] any = {false};
-        Sheet after = Pictures.changing(before, panels, whole, (own, sitting) -> before.picture(own.picture()).focal().map(focal -> {
+        Sheet after = Pictures.changing(before, panels, whole, layer, (own, sitting) -> before.picture(own.picture()).focal().map(focal -> {
             any[0] = true;
             return own.settled(Fit.FREE, Refit.hold(own, sitting, to.brought(sitting, own.placement(), focal)));
         }).orElse(own));
@@ -29,6 +29,6 @@ public record PlaceFocal(List<String> panels, FocalPlace to, @Typed.Switch boole
 
     @Override
     public String title(Sheet before) {
-        return Titles.of("Focal point to " + to.label(), before, panels);
+        return Titles.of("Focal point to " + to.place(), before, panels);
     }
 }

@@ -1,11 +1,11 @@
 package plainlantern.editing;
 
-import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import plainlantern.geometry.Choice;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Sheet;
 
@@ -13,8 +13,8 @@ import plainlantern.sheet.Sheet;
 @JsonTypeName("raise")
 public record Raise(List<String> panels, To to) implements Edit {
     /** How far. */
-    public enum To {
-        @JsonProperty("front") FRONT, @JsonProperty("forward") FORWARD, @JsonProperty("backward") BACKWARD, @JsonProperty("bottom") BOTTOM
+    public enum To implements Choice {
+        FRONT, FORWARD, BACKWARD, BOTTOM
     }
 
     @Override

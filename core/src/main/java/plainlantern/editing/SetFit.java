@@ -3,18 +3,18 @@ package plainlantern.editing;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.List;
 import plainlantern.geometry.BadInput;
-import plainlantern.sheet.Content.OwnPicture;
+import plainlantern.geometry.Typed;
 import plainlantern.sheet.Fit;
 import plainlantern.sheet.Sheet;
 
 /** Places pictures by a rule, turn and mirror kept. Rules that may leave parts bare release "stay covered". */
 @JsonTypeName("set-fit")
-public record SetFit(List<String> panels, Fit fit) implements Edit {
+public record SetFit(List<String> panels, Fit fit, @Typed.Layer int layer) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
         BadInput.unless(fit != Fit.FREE, "fit", "Free is what a picture becomes when it is moved by hand.");
         boolean held = fit == Fit.COVER || fit == Fit.STRETCH;
-        return Pictures.changing(before, panels, false, (own, sitting) -> new OwnPicture(own.picture(), fit,
+        return Pictures.changing(before, panels, false, layer, (own, sitting) -> own.settled(fit,
                 sitting.fitted(fit, own.placement().turn(), own.placement().mirrored(), before.ppi()), held));
     }
 

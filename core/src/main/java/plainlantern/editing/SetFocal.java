@@ -4,7 +4,6 @@ import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import plainlantern.sheet.Focal;
-import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 
 /** Sets the focal point of a picture on the shelf, as shares of its width and height; without them it is taken away. */
@@ -14,7 +13,7 @@ public record SetFocal(String picture, OptionalDouble x, OptionalDouble y) imple
     public Sheet apply(Sheet before) {
         before.picture(picture);
         Optional<Focal> focal = x.isPresent() && y.isPresent() ? Optional.of(new Focal(x.getAsDouble(), y.getAsDouble())) : Optional.empty();
-        return before.withShelf(before.shelf().stream().map(p -> p.id().equals(picture) ? new Picture(p.id(), p.name(), p.width(), p.height(), focal) : p).toList());
+        return before.withShelf(before.shelf().stream().map(p -> p.id().equals(picture) ? p.focused(focal) : p).toList());
     }
 
     @Override

@@ -9,6 +9,7 @@ import plainlantern.sheet.Sheet;
 public record SetPaper(Paper paper) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
+        if (paper instanceof Paper.Pictured pictured) before.picture(pictured.picture());
         return before.withPaper(paper);
     }
 

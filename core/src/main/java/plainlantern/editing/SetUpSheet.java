@@ -1,6 +1,5 @@
 package plainlantern.editing;
 
-import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.ArrayList;
 import java.util.List;
@@ -9,6 +8,7 @@ import java.util.OptionalDouble;
 import plainlantern.fitting.Refit;
 import plainlantern.fitting.Vistas;
 import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Choice;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
 import plainlantern.geometry.Typed;
@@ -34,13 +34,13 @@ public record SetUpSheet(Optional<String> unit, @Typed.OptionalLength OptionalDo
                          @Typed.OptionalLength OptionalDouble top, @Typed.OptionalLength OptionalDouble right,
                          @Typed.OptionalLength OptionalDouble bottom, @Typed.OptionalLength OptionalDouble left, Optional<Then> panels) implements Edit {
     /** What becomes of panels, margins and guides when the sheet gets another size. */
-    public enum Then {
+    public enum Then implements Choice {
         /** They stay where they are, measured from the upper left. */
-        @JsonProperty("leave") LEAVE,
+        LEAVE,
         /** They grow and shrink with the sheet. */
-        @JsonProperty("scale") SCALE,
+        SCALE,
         /** Patterns are laid again on the new sheet; other panels stay. */
-        @JsonProperty("again") AGAIN
+        AGAIN
     }
 
     @Override
@@ -81,7 +81,7 @@ public record SetUpSheet(Optional<String> unit, @Typed.OptionalLength OptionalDo
 
     private static VistaSlice scaled(VistaSlice slice, double fx, double fy) {
         Nudge n = slice.nudge();
-        return new VistaSlice(slice.vista(), slice.home().map(home -> scaled(home, fx, fy)), new Nudge(n.dx() * fx, n.dy() * fy, n.zoom(), n.turn()));
+        return slice.homed(slice.home().map(home -> scaled(home, fx, fy))).nudged(new Nudge(n.dx() * fx, n.dy() * fy, n.zoom(), n.turn()));
     }
 
     private static Seat scaled(Seat seat, double fx, double fy) {

@@ -1,6 +1,5 @@
 package plainlantern.editing;
 
-import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -8,6 +7,7 @@ import plainlantern.arranging.Axis;
 import plainlantern.arranging.Spacing;
 import plainlantern.arranging.Units;
 import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Choice;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Typed;
 import plainlantern.sheet.Sheet;
@@ -20,9 +20,9 @@ import plainlantern.sheet.Sheet;
 @JsonTypeName("space")
 public record Space(List<String> panels, How how, @Typed.OptionalLength OptionalDouble gap) implements Edit {
     /** What becomes even. */
-    public enum How {
-        @JsonProperty("middles-across") MIDDLES_ACROSS, @JsonProperty("middles-down") MIDDLES_DOWN,
-        @JsonProperty("gaps-across") GAPS_ACROSS, @JsonProperty("gaps-down") GAPS_DOWN, @JsonProperty("pack") PACK
+    public enum How implements Choice {
+        MIDDLES_ACROSS, MIDDLES_DOWN,
+        GAPS_ACROSS, GAPS_DOWN, PACK
     }
 
     @Override

@@ -12,11 +12,11 @@ import plainlantern.sheet.Sheet;
  * @param whole whether slices move their whole vista, in the sheet's frame, instead of being nudged against it
  */
 @JsonTypeName("turn-picture")
-public record TurnPicture(List<String> panels, @Typed.Number double turn, @Typed.Switch boolean whole) implements Edit {
+public record TurnPicture(List<String> panels, @Typed.Number double turn, @Typed.Switch boolean whole, @Typed.Layer int layer) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
         double to = Turns.normal(turn);
-        return Pictures.placing(before, panels, whole, (placement, sitting) -> sitting.turned(placement, to, whole ? sitting.middle() : Point.ORIGIN));
+        return Pictures.placing(before, panels, whole, layer, (placement, sitting) -> sitting.turned(placement, to, whole ? sitting.middle() : Point.ORIGIN));
     }
 
     @Override

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import plainlantern.geometry.BadInput;
 import plainlantern.sheet.Panel;
+import plainlantern.sheet.Paper;
 import plainlantern.sheet.Sheet;
 
 /** Takes pictures off the shelf. One that a panel shows stays, and the refusal says where it is used. */
@@ -13,6 +14,7 @@ public record UnshelvePictures(List<String> pictures) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
         for (String picture : pictures) {
+            BadInput.unless(!(before.paper() instanceof Paper.Pictured paper && paper.picture().equals(picture)), "pictures", before.picture(picture).name() + " stays on the shelf: it is the paper.");
             List<Panel> users = before.users(picture);
             BadInput.unless(users.isEmpty(), "pictures", before.picture(picture).name() + " stays on the shelf: it is used in "
                     + users.stream().limit(3).map(Panel::name).collect(Collectors.joining(", "))

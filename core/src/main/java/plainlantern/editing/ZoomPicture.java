@@ -18,11 +18,11 @@ import plainlantern.sheet.Sheet;
  * @param whole whether slices move their whole vista, in the sheet's frame, instead of being nudged against it
  */
 @JsonTypeName("zoom-picture")
-public record ZoomPicture(List<String> panels, @Typed.Number double zoom, OptionalDouble atX, OptionalDouble atY, @Typed.Switch boolean whole) implements Edit {
+public record ZoomPicture(List<String> panels, @Typed.Number double zoom, OptionalDouble atX, OptionalDouble atY, @Typed.Switch boolean whole, @Typed.Layer int layer) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
         BadInput.unless(zoom >= 5 && zoom <= 5000, "zoom", "Zoom goes from 5 % to 5000 % of just covering.");
-        return Pictures.placing(before, panels, whole, (placement, sitting) -> sitting.zoomed(placement, zoom / 100, anchor(sitting)));
+        return Pictures.placing(before, panels, whole, layer, (placement, sitting) -> sitting.zoomed(placement, zoom / 100, anchor(sitting)));
     }
 
     private Point anchor(Sitting sitting) {

@@ -1,10 +1,6 @@
 package plainlantern.fitting;
 
-import java.util.List;
-import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
-import plainlantern.geometry.Point;
-import plainlantern.geometry.Path;
 import plainlantern.geometry.Polygons;
 import plainlantern.geometry.Unit;
 import plainlantern.sheet.Placement;
@@ -29,6 +25,17 @@ public record Coverage(boolean covered, double left, double top, double right, d
         return ppi < wanted - 0.5;
     }
 
+    /** mm of the outline's farthest bare part, at the side that {@link #worst} names; less than zero where all of it is covered. */
+    public double missing() {
+        return -Math.min(Math.min(left, right), Math.min(top, bottom));
+    }
+
+    /** The side of the picture at which most is missing, or least to spare. */
+    public String worst() {
+        double least = -missing();
+        return least == left ? "left" : least == right ? "right" : least == top ? "top" : "bottom";
+    }
+
     public static Coverage of(Sitting sitting, Placement placement) {
         Box reach = sitting.reach(placement.turn());
         Box lie = sitting.lie(placement);
@@ -37,16 +44,13 @@ public record Coverage(boolean covered, double left, double top, double right, d
         double right = lie.right() - reach.right();
         double bottom = lie.bottom() - reach.bottom();
         boolean covered = Math.min(Math.min(left, right), Math.min(top, bottom)) >= -TOLERANCE;
-        double bare = covered ? 0 : bareShare(sitting, placement, lie);
+        double bare = covered ? 0 : bareShare(sitting, placement);
         double ppi = Unit.MM_PER_INCH / Math.max(placement.scaleX(), placement.scaleY());
         return new Coverage(covered, left, top, right, bottom, bare, sitting.zoom(placement), ppi,
                 placement.scaleX() / placement.scaleY());
     }
 
-    private static double bareShare(Sitting sitting, Placement placement, Box lie) {
-        Path picture = Path.polygon(List.of(new Point(lie.x(), lie.y()), new Point(lie.right(), lie.y()),
-                new Point(lie.right(), lie.bottom()), new Point(lie.x(), lie.bottom())));
-        Path outline = sitting.outline().mapped(Affine.turn(-placement.turn()));
-        return Math.max(0, 1 - Polygons.sharedArea(outline, picture) / Polygons.area(outline));
+    private static double bareShare(Sitting sitting, Placement placement) {
+        return Math.max(0, 1 - Polygons.sharedArea(sitting.outline(), sitting.frame(placement)) / Polygons.area(sitting.outline()));
     }
 }

@@ -1,19 +1,19 @@
 package plainlantern.fitting;
 
-import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import plainlantern.geometry.Choice;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
 import plainlantern.sheet.Focal;
 import plainlantern.sheet.Placement;
 
 /** Where a focal point may be brought to: places in the box around what the picture is seen through. */
-public enum FocalPlace {
-    @JsonProperty("centre") CENTRE(0.5),
-    @JsonProperty("thirds") THIRDS(1 / 3.0, 2 / 3.0),
-    @JsonProperty("ninths") NINTHS(1 / 6.0, 0.5, 5 / 6.0);
+public enum FocalPlace implements Choice {
+    CENTRE(0.5),
+    THIRDS(1 / 3.0, 2 / 3.0),
+    NINTHS(1 / 6.0, 0.5, 5 / 6.0);
 
     private final double[] shares;
 
@@ -42,7 +42,7 @@ public enum FocalPlace {
     }
 
     /** What this kind of place is called. */
-    public String label() {
+    public String place() {
         return List.of("the centre", "a crossing of thirds", "the middle of a ninth").get(ordinal());
     }
 }

@@ -38,6 +38,11 @@ public record Sitting(Path outline, int width, int height) {
         return Box.around(placement.centre().turned(-placement.turn()), width * placement.scaleX(), height * placement.scaleY());
     }
 
+    /** The picture's edges in the outline's frame. */
+    public Path frame(Placement placement) {
+        return Path.box(new Box(0, 0, width, height)).mapped(placement.toPanel(width, height));
+    }
+
     /** The smallest scale (mm a pixel) that covers the outline at that turn. */
     public double coverScale(double turn) {
         Box reach = reach(turn);

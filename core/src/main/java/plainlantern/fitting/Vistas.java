@@ -10,6 +10,7 @@ import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
+import plainlantern.geometry.Typed;
 import plainlantern.sheet.Content.OwnPicture;
 import plainlantern.sheet.Content.VistaSlice;
 import plainlantern.sheet.Element;
@@ -72,14 +73,21 @@ public final class Vistas {
         return home(panel, slice).toSheet().inverse().after(placement(vista, picture).toPanel(picture.width(), picture.height()));
     }
 
-    /** What a panel shows as a picture of its own would be told: its own picture, or its slice as it lies in the panel. */
+    /** As {@link #shown(Sheet, Panel, int)}, of the frontmost picture. */
     public static Optional<OwnPicture> shown(Sheet sheet, Panel panel) {
-        if (panel.slice().isEmpty()) return panel.picture();
-        VistaSlice slice = panel.slice().get();
+        return shown(sheet, panel, Typed.FRONTMOST);
+    }
+
+    /** A picture of a panel told as one of its own: itself, or a slice as it lies in the panel; see {@link Panel#acting} for the layer. */
+    public static Optional<OwnPicture> shown(Sheet sheet, Panel panel, int layer) {
+        int at = panel.acting(layer);
+        if (at < 0) return Optional.empty();
+        if (panel.content().get(at) instanceof OwnPicture own) return Optional.of(own);
+        VistaSlice slice = (VistaSlice) panel.content().get(at);
         Vista vista = sheet.vista(slice.vista());
         Picture picture = sheet.picture(vista.picture());
         Affine map = slice.nudge().map().after(base(sheet, panel, slice));
-        return Optional.of(new OwnPicture(picture.id(), Fit.FREE, placement(map, picture), vista.held()));
+        return Optional.of(new OwnPicture(picture.id(), Fit.FREE, placement(map, picture), vista.held(), slice.look()));
     }
 
     /** The placement that a similarity from pixels to a frame is. */
@@ -120,21 +128,26 @@ public final class Vistas {
         });
     }
 
+    /** The panel with that slice in place of the one it had, or of its frontmost picture. */
+    public static Panel joined(Panel panel, VistaSlice slice) {
+        return panel.showing(panel.slice().map(panel.content()::indexOf).orElse(Typed.FRONTMOST), slice);
+    }
+
     /** The panel carrying its slice from where it is now, or looking through again. The way back is exact. */
     public static Panel carrying(Panel panel, boolean carried) {
         return panel.changingSlices(content -> {
             VistaSlice slice = (VistaSlice) content;
             if (slice.carried() == carried) return slice;
-            return new VistaSlice(slice.vista(), carried ? Optional.of(panel.seat()) : Optional.empty(), slice.nudge());
+            return slice.homed(carried ? Optional.of(panel.seat()) : Optional.empty());
         });
     }
 
     /** The panel with its slice as a picture of its own that looks exactly the same; covered ones stay covered from now on. */
     public static Panel left(Sheet sheet, Panel panel) {
         if (panel.slice().isEmpty()) return panel;
-        OwnPicture shown = shown(sheet, panel).orElseThrow();
+        OwnPicture shown = shown(sheet, panel, panel.content().indexOf(panel.slice().get())).orElseThrow();
         boolean covered = Coverage.of(sitting(sheet, panel), shown.placement()).covered();
-        return panel.changingSlices(slice -> new OwnPicture(shown.picture(), Fit.FREE, shown.placement(), covered));
+        return panel.changingSlices(slice -> shown.settled(Fit.FREE, shown.placement(), covered));
     }
 
     /** {@code after}, whose seat differs from {@code before}'s by a move and a turn, with its slice where it was on the sheet. */
@@ -145,7 +158,7 @@ public final class Vistas {
             Nudge nudge = slice.nudge().equals(Nudge.NONE) ? Nudge.NONE : Nudge.of(step.after(slice.nudge().map()).after(step.inverse()));
             Optional<Seat> home = slice.home().map(seat -> seat.at(seat.toSheet().apply(step.inverse().apply(Point.ORIGIN)))
                     .turned(seat.turn() + (after.seat().turn() - before.seat().turn()) * (seat.mirrored() == before.seat().mirrored() ? 1 : -1)));
-            return new VistaSlice(slice.vista(), home, nudge);
+            return slice.homed(home).nudged(nudge);
         });
     }
 }

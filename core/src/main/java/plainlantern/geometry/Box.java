@@ -47,6 +47,10 @@ public record Box(double x, double y, double width, double height) {
         return between(x - by, y - by, right() + by, bottom() + by);
     }
 
+    public Box moved(Point by) {
+        return new Box(x + by.x(), y + by.y(), width, height);
+    }
+
     public boolean meets(Box o) {
         return x < o.right() && o.x < right() && y < o.bottom() && o.y < bottom();
     }

@@ -33,6 +33,11 @@ public record Path(List<Segment> segments) {
         return new Segment.Cubic(from.times(2).plus(to).times(1.0 / 3), to.times(2).plus(from).times(1.0 / 3), to);
     }
 
+    /** The four sides of a box. */
+    public static Path box(Box box) {
+        return polygon(List.of(new Point(box.x(), box.y()), new Point(box.right(), box.y()), new Point(box.right(), box.bottom()), new Point(box.x(), box.bottom())));
+    }
+
     /** The part of a cubic from parameter {@code t0} to {@code t1} (blossoming). */
     static Segment.Cubic part(Point from, Segment.Cubic c, double t0, double t1) {
         return new Segment.Cubic(blossom(from, c, t0, t0, t1), blossom(from, c, t0, t1, t1), blossom(from, c, t1, t1, t1));

@@ -3,11 +3,14 @@ package plainlantern.geometry;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.locationtech.jts.algorithm.MinimumDiameter;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.operation.buffer.BufferOp;
+import org.locationtech.jts.operation.buffer.BufferParameters;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import plainlantern.geometry.Path.Segment;
@@ -36,15 +39,48 @@ public final class Polygons {
         return union == null ? 0 : both(union, whole).getArea() / whole.getArea();
     }
 
+    /** Whether a place is inside, or on the edge. */
+    public static boolean contains(Path path, Point at) {
+        return geometry(path).covers(FACTORY.createPoint(new Coordinate(at.x(), at.y())));
+    }
+
+    /** How far a place is from the form's edge, mm, inside or outside. */
+    public static double fromEdge(Path path, Point at) {
+        return geometry(path).getBoundary().distance(FACTORY.createPoint(new Coordinate(at.x(), at.y())));
+    }
+
+    /** The distance of the two nearest parallel lines between which the form fits, mm: how thin it is at its thinnest (Houle and Toussaint 1988). */
+    public static double thickness(Path path) {
+        return new MinimumDiameter(geometry(path)).getLength();
+    }
+
     /** Whether the straight way from {@code a} to {@code b} passes through the inside. */
     public static boolean crossed(Path path, Point a, Point b) {
         Geometry way = FACTORY.createLineString(new Coordinate[] {new Coordinate(a.x(), a.y()), new Coordinate(b.x(), b.y())});
         return both(geometry(path), way).getLength() > 1e-6;
     }
 
+    /** The form grown by {@code by} mm on all sides, corners rounded, or shrunk where that is negative; empty where nothing is left. */
+    public static Optional<Path> grown(Path path, double by) {
+        return path(geometry(path).buffer(by, CHORDS / 4));
+    }
+
+    /** As {@link #grown}, but corners stay corners unless they are sharper than {@code limit}, a ratio of miter to width; such are cut off. */
+    public static Optional<Path> grownSharp(Path path, double by, double limit) {
+        return path(BufferOp.bufferOp(geometry(path), by, new BufferParameters(CHORDS / 4, BufferParameters.CAP_ROUND, BufferParameters.JOIN_MITRE, limit)));
+    }
+
     /** What both cover, its curves cut into chords; empty where they share no area. */
     public static Optional<Path> shared(Path one, Path other) {
-        Geometry shared = both(geometry(one), geometry(other));
+        return path(both(geometry(one), geometry(other)));
+    }
+
+    /** What the one covers and the other does not, its curves cut into chords; empty where that has no area. */
+    public static Optional<Path> without(Path one, Path other) {
+        return path(OverlayNGRobust.overlay(geometry(one), geometry(other), OverlayNG.DIFFERENCE));
+    }
+
+    private static Optional<Path> path(Geometry shared) {
         List<Segment> steps = new ArrayList<>();
         for (int i = 0; i < shared.getNumGeometries(); i++) {
             if (!(shared.getGeometryN(i) instanceof Polygon polygon) || polygon.getArea() == 0) continue;

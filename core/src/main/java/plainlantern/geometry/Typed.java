@@ -19,6 +19,8 @@ import tools.jackson.databind.annotation.JsonDeserialize;
 public final class Typed {
     public static final String UNIT = "unit";
     public static final String PPI = "ppi";
+    /** Among a panel's layers: the frontmost picture. */
+    public static final int FRONTMOST = -1;
 
     private Typed() {}
 
@@ -56,6 +58,18 @@ public final class Typed {
     @JsonDeserialize(using = SwitchReader.class)
     public @interface Switch {}
 
+    /** Which layer of a panel, counted from the back, 0 first; absent means the frontmost picture. */
+    @Retention(RetentionPolicy.RUNTIME)
+    @JacksonAnnotationsInside
+    @JsonDeserialize(using = LayerReader.class)
+    public @interface Layer {}
+
+    /** A number; absent means 0. */
+    @Retention(RetentionPolicy.RUNTIME)
+    @JacksonAnnotationsInside
+    @JsonDeserialize(using = OrZeroReader.class)
+    public @interface OrZero {}
+
     /** Weights such as 1:2:1, each above zero; as a JSON array or as people type them. An empty text gives none. */
     @Retention(RetentionPolicy.RUNTIME)
     @JacksonAnnotationsInside
@@ -73,6 +87,12 @@ public final class Typed {
     @JacksonAnnotationsInside
     @JsonDeserialize(using = OptionalNumberReader.class)
     public @interface OptionalNumber {}
+
+    /** A share as {@link Share} reads it, for an {@code Optional}; absent, null or an empty text means "leave as it is". */
+    @Retention(RetentionPolicy.RUNTIME)
+    @JacksonAnnotationsInside
+    @JsonDeserialize(contentUsing = ShareReader.class)
+    public @interface OptionalShare {}
 
     private static double length(JsonParser in, DeserializationContext context) {
         if (in.currentToken().isNumeric()) return in.getDoubleValue();
@@ -117,24 +137,44 @@ public final class Typed {
         }
     }
 
-    static final class SwitchReader extends ValueDeserializer<Boolean> {
+    static final class SwitchReader extends OrElse<Boolean> {
+        SwitchReader() {
+            super(false);
+        }
+
         @Override
         public Boolean deserialize(JsonParser in, DeserializationContext context) {
             return in.currentToken() == JsonToken.VALUE_TRUE || in.hasToken(JsonToken.VALUE_STRING) && in.getString().equals("true");
         }
+    }
 
-        @Override
-        public Object getNullValue(DeserializationContext context) {
-            return false;
+    static final class LayerReader extends OrElse<Integer> {
+        LayerReader() {
+            super(FRONTMOST);
         }
 
         @Override
-        public Object getAbsentValue(DeserializationContext context) {
-            return false;
+        public Integer deserialize(JsonParser in, DeserializationContext context) {
+            return in.getIntValue();
         }
     }
 
-    static final class WeightsReader extends ValueDeserializer<List<Double>> {
+    static final class OrZeroReader extends OrElse<Double> {
+        OrZeroReader() {
+            super(0.0);
+        }
+
+        @Override
+        public Double deserialize(JsonParser in, DeserializationContext context) {
+            return number(in);
+        }
+    }
+
+    static final class WeightsReader extends OrElse<List<Double>> {
+        WeightsReader() {
+            super(List.of());
+        }
+
         @Override
         public List<Double> deserialize(JsonParser in, DeserializationContext context) {
             List<Double> weights = new ArrayList<>();
@@ -155,16 +195,6 @@ public final class Typed {
                 throw new BadInput(field, "“" + all + "” is no list of weights. Write it like 1:2:1.");
             }
         }
-
-        @Override
-        public Object getNullValue(DeserializationContext context) {
-            return List.of();
-        }
-
-        @Override
-        public Object getAbsentValue(DeserializationContext context) {
-            return List.of();
-        }
     }
 
     static final class OptionalLengthReader extends Optional {
@@ -181,15 +211,28 @@ public final class Typed {
         }
     }
 
-    private abstract static class Optional extends ValueDeserializer<OptionalDouble> {
+    private abstract static class Optional extends OrElse<OptionalDouble> {
+        Optional() {
+            super(OptionalDouble.empty());
+        }
+    }
+
+    /** A reader that takes a value for what is absent or null. */
+    private abstract static class OrElse<T> extends ValueDeserializer<T> {
+        private final T otherwise;
+
+        OrElse(T otherwise) {
+            this.otherwise = otherwise;
+        }
+
         @Override
-        public Object getNullValue(DeserializationContext context) {
-            return OptionalDouble.empty();
+        public T getNullValue(DeserializationContext context) {
+            return otherwise;
         }
 
         @Override
         public Object getAbsentValue(DeserializationContext context) {
-            return OptionalDouble.empty();
+            return otherwise;
         }
     }
 }

@@ -42,6 +42,11 @@ public enum Unit {
         return text.matches("-0(\\.0+)?") ? text.substring(1) : text.replace('-', '\u2212');
     }
 
+    /** A share as people read it: "4.2 %", "42 %". */
+    public static String percent(double share) {
+        return String.format(Locale.ROOT, share < 0.0995 ? "%.1f %%" : "%.0f %%", share * 100);
+    }
+
     /** The unit with that symbol; throws {@link BadInput} where there is none. */
     public static Unit of(String symbol) {
         for (Unit unit : values()) if (unit.symbol.equalsIgnoreCase(symbol)) return unit;

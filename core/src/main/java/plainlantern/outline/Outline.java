@@ -7,7 +7,7 @@ import plainlantern.geometry.Point;
 
 /** The form of a panel. It has no size of its own: a seat stretches it. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-public sealed interface Outline permits Rectangle, Ellipse, RegularPolygon, Diamond, Star, Ring, Heart, Arch, Slanted, FreeForm {
+public sealed interface Outline permits Rectangle, Ellipse, RegularPolygon, Diamond, Star, Ring, Heart, Arch, Slanted, FreeForm, Straight {
     /** The form as a path around the origin, {@code width} by {@code height} mm. */
     Path path(double width, double height);
 

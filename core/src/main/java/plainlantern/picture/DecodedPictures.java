@@ -1,17 +1,20 @@
 package plainlantern.picture;
 
 import java.awt.image.BufferedImage;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.Function;
 
 /**
- * Pictures decoded from their originals, no larger than a rendering needs; the last few are kept, so that one seen in many
+ * Pictures decoded from their originals, no larger than a rendering needs; those used last are kept, so that one seen in many
  * panels is read once.
  */
 public final class DecodedPictures implements PictureSource {
-    private static final int KEPT = 3;
+    /** So many pixels are kept, and the last picture whatever its size. */
+    private static final long KEPT = 72_000_000;
 
     private final Function<String, byte[]> originals;
     private final Map<String, CompletableFuture<BufferedImage>> kept = new LinkedHashMap<>(8, 0.75f, true);
@@ -19,6 +22,11 @@ public final class DecodedPictures implements PictureSource {
     /** {@code originals} gives the bytes of a picture's file. */
     public DecodedPictures(Function<String, byte[]> originals) {
         this.originals = originals;
+    }
+
+    @Override
+    public Optional<byte[]> original(String id) {
+        return Optional.of(originals.apply(id));
     }
 
     @Override
@@ -33,18 +41,37 @@ public final class DecodedPictures implements PictureSource {
             image = theirs == null ? mine : theirs;
             if (theirs == null) {
                 kept.put(key, mine);
-                if (kept.size() > KEPT) kept.remove(kept.keySet().iterator().next());
             }
         }
         if (image == mine) {
             try {
                 byte[] bytes = originals.apply(id);
                 mine.complete(PictureReader.decode(id, bytes, PictureReader.inspect(id, bytes), shrink));
+                forget();
             } catch (RuntimeException | Error e) {
                 mine.completeExceptionally(e);
                 throw e;
             }
         }
         return Joined.of(image);
+    }
+
+    /** Lets go of those that were used longest ago, as many as are too many. */
+    private void forget() {
+        synchronized (kept) {
+            long pixels = kept.values().stream().mapToLong(DecodedPictures::pixels).sum();
+            for (Iterator<CompletableFuture<BufferedImage>> oldest = kept.values().iterator(); pixels > KEPT && kept.size() > 1 && oldest.hasNext();) {
+                long these = pixels(oldest.next());
+                if (these > 0) oldest.remove();
+                pixels -= these;
+            }
+        }
+    }
+
+    /** None while it is being read. */
+    private static long pixels(CompletableFuture<BufferedImage> image) {
+        if (!image.isDone() || image.isCompletedExceptionally()) return 0;
+        BufferedImage done = image.join();
+        return (long) done.getWidth() * done.getHeight();
     }
 }

@@ -8,7 +8,9 @@ import java.awt.color.ICC_Profile;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.io.UncheckedIOException;
+import java.util.Iterator;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageTypeSpecifier;
@@ -17,23 +19,43 @@ import javax.imageio.ImageWriter;
 import javax.imageio.metadata.IIOInvalidTreeException;
 import javax.imageio.metadata.IIOMetadata;
 import javax.imageio.metadata.IIOMetadataNode;
+import javax.imageio.plugins.tiff.BaselineTIFFTagSet;
+import javax.imageio.plugins.tiff.TIFFDirectory;
+import javax.imageio.plugins.tiff.TIFFField;
+import javax.imageio.plugins.tiff.TIFFTag;
 import javax.imageio.stream.ImageOutputStream;
+import plainlantern.geometry.BadInput;
 
 /** Writes finished sRGB images as files that say their resolution and their colour space. */
 public final class Encoder {
     private static final String JPEG_TREE = "javax_imageio_jpeg_image_1.0";
     /** Deflate level: beyond this, files of photographs hardly shrink and take longer (measured, docs/performance.md). */
     private static final int PNG_LEVEL = 2;
+    /** An image of fewer pixels is not worth a second thread. */
+    private static final long SMALL = 250_000;
     /** From this quality on, colour keeps the full resolution (common practice). */
     private static final float FULL_CHROMA = 0.9f;
 
+    private static final int MOST_WEBP = 16_383;
+    private static final String NO_WEBP = "This machine cannot write WebP. PNG and JPEG are always possible.";
+
     private Encoder() {}
 
-    /** PNG with pHYs (pixels a metre, rounded) and sRGB chunks; compressed on all cores. */
+    /** PNG with pHYs (pixels a metre, rounded) and sRGB chunks; compressed on all cores where it is large. */
     public static byte[] png(BufferedImage image, double ppi) {
+        return encoder(image, ppi).toBytes();
+    }
+
+    /** As {@link #png(BufferedImage, double)}, onto a stream that stays open. */
+    public static void png(BufferedImage image, double ppi, OutputStream out) {
+        encoder(image, ppi).toStream(out);
+    }
+
+    private static PngEncoder encoder(BufferedImage image, double ppi) {
         return new PngEncoder().withBufferedImage(image).withCompressionLevel(PNG_LEVEL).withPredictorEncoding(true)
+                .withMultiThreadedCompressionEnabled((long) image.getWidth() * image.getHeight() > SMALL)
                 .withPhysicalPixelDimensions(PngEncoderPhysicalPixelDimensions.pixelsPerMeter((int) Math.round(ppi / 0.0254)))
-                .withSrgbRenderingIntent(PngEncoderSrgbRenderingIntent.PERCEPTUAL).toBytes();
+                .withSrgbRenderingIntent(PngEncoderSrgbRenderingIntent.PERCEPTUAL);
     }
 
     /**
@@ -43,6 +65,11 @@ public final class Encoder {
      * @param quality 0 to 1
      */
     public static byte[] jpeg(BufferedImage image, float quality, double ppi) {
+        return jpeg(image, quality, quality >= FULL_CHROMA, ppi);
+    }
+
+    /** @param full whether colour keeps the full resolution (4:4:4), or half of it along both axes (4:2:0) */
+    public static byte[] jpeg(BufferedImage image, float quality, boolean full, double ppi) {
         ImageWriter writer = ImageIO.getImageWritersByMIMEType("image/jpeg").next();
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (ImageOutputStream out = ImageIO.createImageOutputStream(bytes)) {
@@ -50,7 +77,7 @@ public final class Encoder {
             param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
             param.setCompressionQuality(quality);
             IIOMetadata metadata = writer.getDefaultImageMetadata(ImageTypeSpecifier.createFromRenderedImage(image), param);
-            metadata.setFromTree(JPEG_TREE, described(metadata, quality, ppi));
+            metadata.setFromTree(JPEG_TREE, described(metadata, full, ppi));
             writer.setOutput(out);
             writer.write(null, new IIOImage(image, null, metadata), param);
         } catch (IOException e) {
@@ -61,7 +88,61 @@ public final class Encoder {
         return bytes.toByteArray();
     }
 
-    private static IIOMetadataNode described(IIOMetadata metadata, float quality, double ppi) throws IIOInvalidTreeException {
+    /** TIFF 6.0, LZW, with its resolution and an sRGB profile; alpha, where there is any, is not multiplied in. */
+    public static void tiff(BufferedImage image, double ppi, OutputStream to) {
+        Iterator<ImageWriter> writers = ImageIO.getImageWritersByFormatName("tiff");
+        ImageWriter writer = writers.next();
+        // The JDK's own writer is the one whose fields are a public interface (javax.imageio.plugins.tiff).
+        while (writers.hasNext() && !writer.getClass().getName().startsWith("com.sun.")) writer = writers.next();
+        try (ImageOutputStream out = ImageIO.createImageOutputStream(to)) {
+            ImageWriteParam param = writer.getDefaultWriteParam();
+            param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
+            param.setCompressionType("LZW");
+            TIFFDirectory fields = TIFFDirectory.createFromMetadata(writer.getDefaultImageMetadata(ImageTypeSpecifier.createFromRenderedImage(image), param));
+            BaselineTIFFTagSet tags = BaselineTIFFTagSet.getInstance();
+            long[][] resolution = {{Math.round(ppi * 1000), 1000}};
+            fields.addTIFFField(new TIFFField(tags.getTag(BaselineTIFFTagSet.TAG_X_RESOLUTION), TIFFTag.TIFF_RATIONAL, 1, resolution));
+            fields.addTIFFField(new TIFFField(tags.getTag(BaselineTIFFTagSet.TAG_Y_RESOLUTION), TIFFTag.TIFF_RATIONAL, 1, resolution));
+            fields.addTIFFField(new TIFFField(tags.getTag(BaselineTIFFTagSet.TAG_RESOLUTION_UNIT), TIFFTag.TIFF_SHORT, 1, new char[] {BaselineTIFFTagSet.RESOLUTION_UNIT_INCH}));
+            byte[] profile = ICC_Profile.getInstance(ColorSpace.CS_sRGB).getData();
+            fields.addTIFFField(new TIFFField(new TIFFTag("ICCProfile", BaselineTIFFTagSet.TAG_ICC_PROFILE, 1 << TIFFTag.TIFF_UNDEFINED), TIFFTag.TIFF_UNDEFINED, profile.length, profile));
+            writer.setOutput(out);
+            writer.write(null, new IIOImage(image, null, fields.getAsMetadata()), param);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } finally {
+            writer.dispose();
+        }
+    }
+
+    /**
+     * WebP by the native library that the writer brings along.
+     *
+     * @param quality 0 to 1; 1 keeps every pixel as it is
+     * @throws BadInput where this machine has no such library, or the format has no room for the image
+     */
+    public static void webp(BufferedImage image, float quality, OutputStream to) {
+        BadInput.unless(Math.max(image.getWidth(), image.getHeight()) <= MOST_WEBP, "ppi", "WebP holds at most " + MOST_WEBP + " pixels along a side. Choose fewer pixels per inch, or PNG.");
+        Iterator<ImageWriter> writers = ImageIO.getImageWritersByMIMEType("image/webp");
+        BadInput.unless(writers.hasNext(), "format", NO_WEBP);
+        ImageWriter writer = writers.next();
+        try (ImageOutputStream out = ImageIO.createImageOutputStream(to)) {
+            ImageWriteParam param = writer.getDefaultWriteParam();
+            param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
+            param.setCompressionType(quality == 1 ? "Lossless" : "Lossy");
+            param.setCompressionQuality(quality);
+            writer.setOutput(out);
+            writer.write(null, new IIOImage(image, null, null), param);
+        } catch (UnsatisfiedLinkError | ExceptionInInitializerError | NoClassDefFoundError e) {
+            throw new BadInput("format", NO_WEBP);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } finally {
+            writer.dispose();
+        }
+    }
+
+    private static IIOMetadataNode described(IIOMetadata metadata, boolean full, double ppi) throws IIOInvalidTreeException {
         IIOMetadataNode root = (IIOMetadataNode) metadata.getAsTree(JPEG_TREE);
         IIOMetadataNode jfif = (IIOMetadataNode) root.getElementsByTagName("app0JFIF").item(0);
         String density = Long.toString(Math.max(1, Math.min(65535, Math.round(ppi))));
@@ -71,11 +152,9 @@ public final class Encoder {
         IIOMetadataNode profile = new IIOMetadataNode("app2ICC");
         profile.setUserObject(ICC_Profile.getInstance(ColorSpace.CS_sRGB));
         jfif.appendChild(profile);
-        if (quality >= FULL_CHROMA) {
-            IIOMetadataNode luma = (IIOMetadataNode) root.getElementsByTagName("componentSpec").item(0);
-            luma.setAttribute("HsamplingFactor", "1");
-            luma.setAttribute("VsamplingFactor", "1");
-        }
+        IIOMetadataNode luma = (IIOMetadataNode) root.getElementsByTagName("componentSpec").item(0);
+        luma.setAttribute("HsamplingFactor", full ? "1" : "2");
+        luma.setAttribute("VsamplingFactor", full ? "1" : "2");
         return root;
     }
 }

@@ -4,12 +4,17 @@ import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
 import com.drew.metadata.Metadata;
 import com.drew.metadata.exif.ExifIFD0Directory;
+import com.drew.metadata.exif.ExifSubIFDDirectory;
 import com.drew.metadata.icc.IccDirectory;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
+import java.time.format.DateTimeParseException;
 import java.util.Iterator;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import javax.imageio.ImageIO;
@@ -22,6 +27,8 @@ import plainlantern.geometry.BadInput;
 public final class PictureReader {
     public static final long MOST_BYTES = 80L << 20;
     public static final long MOST_PIXELS = 250_000_000;
+
+    private static final DateTimeFormatter CAMERA = DateTimeFormatter.ofPattern("uuuu:MM:dd HH:mm:ss", Locale.ROOT);
 
     static {
         ImageIO.setUseCache(false);
@@ -53,7 +60,7 @@ public final class PictureReader {
             Metadata metadata = metadata(bytes);
             Orientation orientation = orientation(metadata);
             boolean swap = orientation.swapsSides();
-            return new PictureFile(kind, swap ? height : width, swap ? width : height, orientation, srgb(metadata));
+            return new PictureFile(kind, swap ? height : width, swap ? width : height, orientation, srgb(metadata), taken(metadata));
         });
     }
 
@@ -92,6 +99,8 @@ public final class PictureReader {
         try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
             Iterator<ImageReader> readers = ImageIO.getImageReadersByMIMEType(kind.mediaType());
             ImageReader reader = readers.next();
+            // Foreign files meet no native code that comes with a writer.
+            while (reader.getClass().getName().startsWith("com.luciad.") && readers.hasNext()) reader = readers.next();
             try {
                 reader.setInput(in, true, true);
                 return reading.from(reader);
@@ -121,6 +130,17 @@ public final class PictureReader {
             if (value != null) return Orientation.of(value);
         }
         return Orientation.TOP_LEFT;
+    }
+
+    private static Optional<LocalDateTime> taken(Metadata metadata) {
+        return metadata.getDirectoriesOfType(ExifSubIFDDirectory.class).stream()
+                .map(exif -> exif.getString(ExifSubIFDDirectory.TAG_DATETIME_ORIGINAL)).filter(Objects::nonNull).findFirst().flatMap(text -> {
+                    try {
+                        return Optional.of(LocalDateTime.parse(text.strip(), CAMERA));
+                    } catch (DateTimeParseException e) {
+                        return Optional.empty();
+                    }
+                });
     }
 
     private static boolean srgb(Metadata metadata) {

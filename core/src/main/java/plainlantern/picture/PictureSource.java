@@ -1,6 +1,7 @@
 package plainlantern.picture;
 
 import java.awt.image.BufferedImage;
+import java.util.Optional;
 
 /** Where a rendering gets its pixels from. */
 @FunctionalInterface
@@ -12,4 +13,9 @@ public interface PictureSource {
      *              a smaller copy as long as it still has that many pixels, any proportional size is understood
      */
     BufferedImage image(String id, double share);
+
+    /** The file that the picture was imported as, where it is at hand. */
+    default Optional<byte[]> original(String id) {
+        return Optional.empty();
+    }
 }

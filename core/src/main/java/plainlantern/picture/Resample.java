@@ -3,7 +3,6 @@ package plainlantern.picture;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
 import java.util.Arrays;
-import java.util.List;
 import java.util.stream.IntStream;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
@@ -28,51 +27,39 @@ public final class Resample {
      * @param map   from image pixels to output pixels, both measured from the top left edge
      */
     public static Tile onto(BufferedImage image, Affine map, Box wanted) {
-        int left = (int) Math.floor(wanted.x() + 1e-9);
-        int top = (int) Math.floor(wanted.y() + 1e-9);
-        int width = Math.max(1, (int) Math.ceil(wanted.right() - 1e-9) - left);
-        int height = Math.max(1, (int) Math.ceil(wanted.bottom() - 1e-9) - top);
+        Tile clear = Tile.over(wanted);
         double slant = 1e-9 * (Math.abs(map.a()) + Math.abs(map.b()));
         if (Math.abs(map.b()) <= slant && Math.abs(map.c()) <= slant) {
-            return straight(image, map, left, top, width, height);
+            return straight(image, map, clear);
         }
         if (Math.abs(map.a()) <= slant && Math.abs(map.d()) <= slant) {
             Affine sideways = new Affine(map.b(), 0, 0, map.c(), map.f(), map.e());
-            return transposed(straight(image, sideways, top, left, height, width));
+            return transposed(straight(image, sideways, transposed(clear)));
         }
-        return turned(image, map, left, top, width, height);
+        return turned(image, map, clear);
     }
 
     /** The whole image at another size. */
     public static BufferedImage toSize(BufferedImage image, int width, int height) {
         Affine map = Affine.scale((double) width / image.getWidth(), (double) height / image.getHeight());
-        return image(onto(image, map, new Box(0, 0, width, height)), image.getType());
+        return onto(image, map, new Box(0, 0, width, height)).image(image.getType());
     }
 
-    private static BufferedImage image(Tile tile, int type) {
-        BufferedImage pre = new BufferedImage(tile.width(), tile.height(), BufferedImage.TYPE_INT_ARGB_PRE);
-        pre.getRaster().setDataElements(0, 0, tile.width(), tile.height(), tile.argb());
-        BufferedImage out = new BufferedImage(tile.width(), tile.height(), type);
-        out.createGraphics().drawImage(pre, 0, 0, null);
-        return out;
-    }
-
-    private static Tile straight(BufferedImage image, Affine map, int left, int top, int width, int height) {
+    private static Tile straight(BufferedImage image, Affine map, Tile tile) {
         int shrinkX = Math.max(1, (int) Math.floor(1 / Math.abs(map.a()) / LEFT_TO_FILTER));
         int shrinkY = Math.max(1, (int) Math.floor(1 / Math.abs(map.d()) / LEFT_TO_FILTER));
-        Source source = Source.of(image, shrinkX, shrinkY, reached(map, left, top, width, height));
-        Kernel across = new Kernel(left, width, map.a() * shrinkX, map.e() + map.a() * source.x(), source.width());
-        Kernel down = new Kernel(top, height, map.d() * shrinkY, map.f() + map.d() * source.y(), source.height());
-        int[] out = new int[width * height];
+        Source source = Source.of(image, shrinkX, shrinkY, reached(map, tile));
+        Kernel across = new Kernel(tile.x(), tile.width(), map.a() * shrinkX, map.e() + map.a() * source.x(), source.width());
+        Kernel down = new Kernel(tile.y(), tile.height(), map.d() * shrinkY, map.f() + map.d() * source.y(), source.height());
+        int height = tile.height();
         IntStream.range(0, (height + STRIP - 1) / STRIP).parallel().forEach(strip ->
-                strip(source, across, down, strip * STRIP, Math.min(height, (strip + 1) * STRIP), out));
-        return new Tile(left, top, width, height, out);
+                strip(source, across, down, strip * STRIP, Math.min(height, (strip + 1) * STRIP), tile.argb()));
+        return tile;
     }
 
     /** The part of the source that output pixels can draw on, with room for the filter. */
-    private static Box reached(Affine map, int left, int top, int width, int height) {
-        Path corners = Path.polygon(List.of(new Point(left, top), new Point(left + width, top),
-                new Point(left + width, top + height), new Point(left, top + height)));
+    private static Box reached(Affine map, Tile tile) {
+        Path corners = Path.box(new Box(tile.x(), tile.y(), tile.width(), tile.height()));
         double room = 4 * Math.max(1, 1 / Math.min(map.xScale(), map.yScale())) + 4;
         return corners.mapped(map.inverse()).bounds().grown(room);
     }
@@ -161,25 +148,24 @@ public final class Resample {
     }
 
     /** First to the size it will have, upright, then turned by cubic convolution. */
-    private static Tile turned(BufferedImage image, Affine map, int left, int top, int width, int height) {
+    private static Tile turned(BufferedImage image, Affine map, Tile tile) {
         double sx = Math.min(1, map.xScale());
         double sy = Math.min(1, map.yScale());
-        Box needed = reached(map, left, top, width, height);
+        Box needed = reached(map, tile);
         double x0 = Math.max(0, needed.x());
         double y0 = Math.max(0, needed.y());
         double x1 = Math.min(image.getWidth(), needed.right());
         double y1 = Math.min(image.getHeight(), needed.bottom());
-        int[] out = new int[width * height];
-        if (x1 <= x0 || y1 <= y0) return new Tile(left, top, width, height, out);
+        if (x1 <= x0 || y1 <= y0) return tile;
         Tile sized = onto(image, Affine.scale(sx, sy), Box.between(x0 * sx, y0 * sy, x1 * sx, y1 * sy));
         Affine back = Affine.scale(sx, sy).after(map.inverse());
-        IntStream.range(0, height).parallel().forEach(y -> {
-            for (int x = 0; x < width; x++) {
-                Point at = back.apply(new Point(left + x + 0.5, top + y + 0.5));
-                out[y * width + x] = cubic(sized, at.x() - sized.x() - 0.5, at.y() - sized.y() - 0.5);
+        IntStream.range(0, tile.height()).parallel().forEach(y -> {
+            for (int x = 0; x < tile.width(); x++) {
+                Point at = back.apply(new Point(tile.x() + x + 0.5, tile.y() + y + 0.5));
+                tile.argb()[y * tile.width() + x] = cubic(sized, at.x() - sized.x() - 0.5, at.y() - sized.y() - 0.5);
             }
         });
-        return new Tile(left, top, width, height, out);
+        return tile;
     }
 
     private static int cubic(Tile tile, double x, double y) {

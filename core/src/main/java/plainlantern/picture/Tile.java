@@ -1,8 +1,52 @@
 package plainlantern.picture;
 
+import java.awt.image.BufferedImage;
+import java.awt.image.ColorModel;
+import java.awt.image.DataBufferInt;
+import java.awt.image.Raster;
+import java.awt.image.WritableRaster;
+import plainlantern.geometry.Box;
+
 /**
  * Finished pixels at whole positions of a larger image.
  *
  * @param argb row by row, 0xAARRGGBB, alpha multiplied in
  */
-public record Tile(int x, int y, int width, int height, int[] argb) {}
+public record Tile(int x, int y, int width, int height, int[] argb) {
+    /** Where it is. */
+    public Box box() {
+        return new Box(x, y, width, height);
+    }
+
+    /** An image of it, of one of {@link BufferedImage}'s types. */
+    public BufferedImage image(int type) {
+        BufferedImage pre = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB_PRE);
+        pre.getRaster().setDataElements(0, 0, width, height, argb);
+        BufferedImage out = new BufferedImage(width, height, type);
+        out.createGraphics().drawImage(pre, 0, 0, null);
+        return out;
+    }
+
+    /** An image of its very pixels, TYPE_INT_ARGB: alpha is taken out of the colours in place, as such an image may be a large part of all memory. */
+    public BufferedImage straight() {
+        for (int i = 0; i < argb.length; i++) {
+            int alpha = argb[i] >>> 24;
+            if (alpha == 0 || alpha == 255) continue;
+            int out = alpha << 24;
+            for (int shift = 0; shift < 24; shift += 8) out |= Math.min(255, ((argb[i] >> shift & 0xFF) * 255 + alpha / 2) / alpha) << shift;
+            argb[i] = out;
+        }
+        ColorModel plain = ColorModel.getRGBdefault();
+        WritableRaster raster = Raster.createWritableRaster(plain.createCompatibleSampleModel(width, height), new DataBufferInt(argb, argb.length), null);
+        return new BufferedImage(plain, raster, false, null);
+    }
+
+    /** Clear pixels wherever {@code box} touches one, one at least. */
+    public static Tile over(Box box) {
+        int left = (int) Math.floor(box.x() + 1e-9);
+        int top = (int) Math.floor(box.y() + 1e-9);
+        int width = Math.max(1, (int) Math.ceil(box.right() - 1e-9) - left);
+        int height = Math.max(1, (int) Math.ceil(box.bottom() - 1e-9) - top);
+        return new Tile(left, top, width, height, new int[width * height]);
+    }
+}

@@ -1,58 +1,196 @@
 package plainlantern.rendering;
 
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
 import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Choice;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.PictureSource;
+import plainlantern.scene.Extent;
+import plainlantern.scene.Page;
 import plainlantern.scene.Scene;
-import plainlantern.sheet.Colour;
-import plainlantern.sheet.Paper;
 
 /**
- * How a sheet is handed over as one picture file.
+ * How a sheet, or several, are handed over.
  *
- * @param ppi     pixels an inch, 1 to 4800
- * @param paper   PNG only: whether the paper is painted; JPEG always is on paper, white where the sheet has none
- * @param quality JPEG only: 1 to 100
+ * @param ppi     pixels an inch, 1 to 4800; PDF and SVG: the most that their pictures have
+ * @param scale   how many times as large as on the sheet, 0.01 to 100
+ * @param paper   whether the paper is painted; JPEG always is on paper, white where the sheet has none
+ * @param bleed   whether a whole sheet is painted with its bleed
+ * @param marks   PDF: whether marks tell where to cut
+ * @param quality JPEG, WebP and the pictures in PDF and SVG: 1 to 100
+ * @param chroma  JPEG: how finely colour is kept
+ * @param atMost  JPEG: the most bytes that the file may have, by a lower quality if need be; 0 for any number
+ * @param live    PDF and SVG: whether words stay text
+ * @param linked  SVG: whether its pictures are files beside it
+ * @param names   what the files of several pages are called, see {@link FileNames}
  */
-public record Delivery(Format format, double ppi, boolean paper, int quality) {
-    /** The formats that can be delivered. */
-    public enum Format {
-        PNG("image/png", "png"), JPEG("image/jpeg", "jpg");
+public record Delivery(Format format, Extent extent, double ppi, double scale, boolean paper, boolean bleed, boolean marks, int quality, Chroma chroma,
+                       long atMost, boolean live, boolean linked, String names) {
+    /** How finely a JPEG keeps colour against brightness: in full, at half along both axes, or in full from quality 90 on (common practice). */
+    public enum Chroma implements Choice { BY_QUALITY, FULL, HALF }
 
-        private final String mediaType;
-        private final String extension;
-
-        Format(String mediaType, String extension) {
-            this.mediaType = mediaType;
-            this.extension = extension;
-        }
-
-        public String mediaType() {
-            return mediaType;
-        }
-
-        public String extension() {
-            return extension;
-        }
-
-        /** The format called that, in any case; throws {@link BadInput}. */
-        public static Format of(String name) {
-            for (Format format : values()) if (format.name().equalsIgnoreCase(name)) return format;
-            throw new BadInput("format", "“" + name + "” cannot be delivered. PNG and JPEG can.");
-        }
-    }
+    private static final int FULL_FROM = 90;
 
     public Delivery {
+        BadInput.unless(ppi >= 1 && ppi <= 4800, "ppi", "Pixels per inch go from 1 to 4800.");
+        BadInput.unless(scale >= 0.01 && scale <= 100, "scale", "Scale goes from 1 % to 10,000 %.");
         BadInput.unless(quality >= 1 && quality <= 100, "quality", "Quality goes from 1 to 100.");
+        BadInput.unless(atMost >= 0, "atMost", "A file cannot be smaller than nothing.");
+        BadInput.unless(names.length() <= 200, "names", "The names' pattern has at most 200 characters.");
     }
 
-    /** The finished file. */
-    public byte[] file(Scene scene, PictureSource pictures) {
-        if (format == Format.PNG) return Encoder.png(RasterPainter.paint(scene, ppi, paper, pictures), ppi);
-        boolean bare = scene.paper() instanceof Paper.None;
-        Scene solid = bare ? new Scene(scene.width(), scene.height(), new Paper.Plain(Colour.WHITE), scene.items()) : scene;
-        BufferedImage page = RasterPainter.paint(solid, ppi, true, pictures);
-        return Encoder.jpeg(page, quality / 100f, ppi);
+    /** The whole sheet on its paper, as people mostly want it. */
+    public static Delivery of(Format format, double ppi) {
+        return new Delivery(format, Extent.SHEET, ppi, 1, true, false, false, 92, Chroma.BY_QUALITY, 0, format == Format.PDF, false, FileNames.USUAL);
+    }
+
+    public Delivery withPaper(boolean now) {
+        return new Delivery(format, extent, ppi, scale, now, bleed, marks, quality, chroma, atMost, live, linked, names);
+    }
+
+    public Delivery withQuality(int now, Chroma nowChroma, long nowAtMost) {
+        return new Delivery(format, extent, ppi, scale, paper, bleed, marks, now, nowChroma, nowAtMost, live, linked, names);
+    }
+
+    public Delivery withWords(boolean nowLive, boolean nowLinked) {
+        return new Delivery(format, extent, ppi, scale, paper, bleed, marks, quality, chroma, atMost, nowLive, nowLinked, names);
+    }
+
+    public Delivery withEdges(boolean nowBleed, boolean nowMarks) {
+        return new Delivery(format, extent, ppi, scale, paper, nowBleed, nowMarks, quality, chroma, atMost, live, linked, names);
+    }
+
+    public Delivery scaled(double now) {
+        return new Delivery(format, extent, ppi, now, paper, bleed, marks, quality, chroma, atMost, live, linked, names);
+    }
+
+    public Delivery of(Extent now, String nowNames) {
+        return new Delivery(format, now, ppi, scale, paper, bleed, marks, quality, chroma, atMost, live, linked, nowNames);
+    }
+
+    /** Whether so many pages become files in one archive. */
+    public boolean archived(int pages) {
+        return format == Format.SVG && linked || extent.apart() || pages > 1 && format != Format.PDF;
+    }
+
+    public String extension(int pages) {
+        return archived(pages) ? "zip" : format.extension();
+    }
+
+    public String mediaType(int pages) {
+        return archived(pages) ? "application/zip" : format.mediaType();
+    }
+
+    /** Throws {@link BadInput} for what cannot be delivered so, before any work. */
+    public void check(List<Page> pages) {
+        for (Page page : pages) pixels(page);
+    }
+
+    /** The width and height in pixels that a page has, or would have if it were all pixels. */
+    public int[] pixels(Page page) {
+        return RasterPainter.size(page.box().width() * scale, page.box().height() * scale, ppi);
+    }
+
+    /** What is painted of a page. */
+    Scene scene(Page page) {
+        return paper ? page.scene() : page.scene().bare();
+    }
+
+    /** The finished file of one page. */
+    public byte[] file(Page page, PictureSource pictures) {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try {
+            write(List.of(page), pictures, Progress.UNHEARD, bytes);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return bytes.toByteArray();
+    }
+
+    /** Writes the finished file, or the archive with one file a page; the stream stays open. */
+    public void write(List<Page> pages, PictureSource pictures, Progress progress, OutputStream out) throws IOException {
+        check(pages);
+        if (archived(pages.size())) archive(pages, pictures, progress, out);
+        else if (format == Format.PDF) PdfDelivery.write(this, pages, pictures, progress, out);
+        else one(pages.get(0), pictures, progress, out);
+        progress.at(1);
+    }
+
+    private void archive(List<Page> pages, PictureSource pictures, Progress progress, OutputStream out) throws IOException {
+        List<String> files = FileNames.of(names, pages);
+        ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8);
+        // Nearly all that is put in is compressed already.
+        zip.setLevel(1);
+        for (int i = 0; i < pages.size(); i++) {
+            Progress part = progress.part((double) i / pages.size(), (double) (i + 1) / pages.size());
+            if (format == Format.SVG && linked) {
+                SvgDelivery svg = SvgDelivery.of(this, pages.get(i), pictures, "pictures/" + files.get(i) + "-");
+                for (Map.Entry<String, byte[]> picture : svg.pictures().entrySet()) put(zip, picture.getKey(), picture.getValue());
+                put(zip, files.get(i) + ".svg", svg.document().getBytes(StandardCharsets.UTF_8));
+            } else {
+                zip.putNextEntry(new ZipEntry(files.get(i) + "." + format.extension()));
+                if (format == Format.PDF) PdfDelivery.write(this, List.of(pages.get(i)), pictures, part, zip);
+                else one(pages.get(i), pictures, part, zip);
+                zip.closeEntry();
+            }
+            part.at(1);
+        }
+        zip.finish();
+    }
+
+    private static void put(ZipOutputStream zip, String name, byte[] data) throws IOException {
+        zip.putNextEntry(new ZipEntry(name));
+        zip.write(data);
+        zip.closeEntry();
+    }
+
+    /** One page as one file, PDF apart. */
+    private void one(Page page, PictureSource pictures, Progress progress, OutputStream out) throws IOException {
+        Progress painting = progress.part(0, 0.7);
+        switch (format) {
+            case PNG -> Encoder.png(painted(page, pictures, painting), ppi, out);
+            case JPEG -> out.write(jpeg(page, pictures, painting));
+            case TIFF -> Encoder.tiff(painted(page, pictures, painting), ppi, out);
+            case WEBP -> Encoder.webp(painted(page, pictures, painting), quality / 100f, out);
+            case SVG -> out.write(SvgDelivery.of(this, page, pictures, "").document().getBytes(StandardCharsets.UTF_8));
+            case OPENRASTER -> LayeredFile.write(this, page, pictures, progress, out);
+            case PDF -> throw new IllegalStateException("PDF is written elsewhere");
+        }
+    }
+
+    BufferedImage painted(Page page, PictureSource pictures, Progress progress) {
+        return RasterPainter.paint(page, ppi, scale, paper, pictures, progress);
+    }
+
+    private byte[] jpeg(Page page, PictureSource pictures, Progress progress) {
+        BufferedImage image = RasterPainter.paint(page.showing(page.scene().onPaper(page.box())), ppi, scale, true, pictures, progress);
+        byte[] best = jpeg(image, quality);
+        if (atMost == 0 || best.length <= atMost) return best;
+        int low = 1;
+        int high = quality - 1;
+        best = null;
+        while (low <= high) {
+            int middle = (low + high) / 2;
+            byte[] tried = jpeg(image, middle);
+            if (tried.length <= atMost) best = tried;
+            if (tried.length <= atMost) low = middle + 1;
+            else high = middle - 1;
+        }
+        if (best == null) throw new BadInput("atMost", "Even at the lowest quality this is more than " + atMost / 1000 + " kB. Choose fewer pixels per inch.");
+        return best;
+    }
+
+    byte[] jpeg(BufferedImage image, int tried) {
+        boolean full = chroma == Chroma.FULL || chroma == Chroma.BY_QUALITY && tried >= FULL_FROM;
+        return Encoder.jpeg(image, tried / 100f, full, ppi);
     }
 }

@@ -1,40 +1,29 @@
 package plainlantern.rendering;
 
-import java.awt.AlphaComposite;
-import java.awt.Color;
-import java.awt.Graphics2D;
-import java.awt.RenderingHints;
-import java.awt.Shape;
-import java.awt.geom.AffineTransform;
-import java.awt.geom.Area;
-import java.awt.geom.Path2D;
-import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
-import java.awt.image.DataBufferByte;
 import java.awt.image.DataBufferInt;
 import java.util.ArrayDeque;
-import java.util.Arrays;
+import java.util.ArrayList;
 import java.util.Deque;
-import java.util.Optional;
+import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Box;
-import plainlantern.geometry.Path;
 import plainlantern.geometry.Unit;
 import plainlantern.picture.Joined;
 import plainlantern.picture.PictureSource;
-import plainlantern.picture.Resample;
 import plainlantern.picture.Tile;
+import plainlantern.scene.Page;
 import plainlantern.scene.Scene;
-import plainlantern.scene.Scene.PictureItem;
-import plainlantern.sheet.Paper;
 
-/** Scene to pixels. Pictures are decoded and resampled two at a time, and laid down in the scene's order. */
+/** Scene to pixels. Elements are painted two at a time and laid down in the scene's order. */
 public final class RasterPainter {
     /** More pixels than this are refused before any work. */
     public static final long MOST_PIXELS = 400_000_000;
     private static final int AHEAD = 2;
+    /** Pixels of an element that are painted at once, about. */
+    private static final long BAND = 8_000_000;
 
     private RasterPainter() {}
 
@@ -58,112 +47,75 @@ public final class RasterPainter {
      * @return TYPE_INT_RGB where the paper is painted, else TYPE_INT_ARGB
      */
     public static BufferedImage paint(Scene scene, double ppi, boolean paper, PictureSource pictures) {
-        int[] size = size(scene.width(), scene.height(), ppi);
-        boolean opaque = paper && scene.paper() instanceof Paper.Plain;
+        return paint(Page.of(scene), ppi, 1, paper, pictures, Progress.UNHEARD);
+    }
+
+    /**
+     * A page, {@code scale} times as large as it is on its sheet.
+     *
+     * @param paper whether the paper is painted
+     * @return as {@link #paint(Scene, double, boolean, PictureSource)}
+     */
+    static BufferedImage paint(Page page, double ppi, double scale, boolean paper, PictureSource pictures, Progress progress) {
+        int[] size = size(page.box().width() * scale, page.box().height() * scale, ppi);
+        return paint(page.scene(), toPixels(page.box(), size), size, paper && page.scene().paper().isPresent(), pictures, progress);
+    }
+
+    /** From mm to the pixels of an image of that size; a page rarely is a whole number of pixels: it is stretched by less than half a pixel to fill its image. */
+    static Affine toPixels(Box box, int[] size) {
+        return Affine.scale(size[0] / box.width(), size[1] / box.height()).after(Affine.move(-box.x(), -box.y()));
+    }
+
+    /** The whole sheet on its paper, its longer side about so many pixels, at 1 ppi or more. */
+    public static BufferedImage small(Scene scene, double side, PictureSource pictures) {
+        return paint(scene, Math.max(1, side / Math.max(scene.width(), scene.height()) * Unit.MM_PER_INCH), true, pictures);
+    }
+
+    /** The pixels that a delivery of the whole sheet has from {@code left} and {@code top} on, on its paper, or on white where it has none. TYPE_INT_RGB. */
+    public static BufferedImage pixels(Scene scene, double ppi, int left, int top, int across, int down, PictureSource pictures) {
+        int[] whole = size(scene.width(), scene.height(), ppi);
+        Affine toPixels = Affine.move(-left, -top).after(toPixels(new Box(0, 0, scene.width(), scene.height()), whole));
+        return paint(scene.onPaper(), toPixels, new int[] {across, down}, true, pictures, Progress.UNHEARD);
+    }
+
+    /** A part of the sheet on its paper, or on white where it has none; {@code box} in mm. TYPE_INT_RGB. */
+    public static BufferedImage part(Scene scene, Box box, double ppi, PictureSource pictures) {
+        int[] size = size(box.width(), box.height(), ppi);
+        return paint(scene.onPaper(), toPixels(box, size), size, true, pictures, Progress.UNHEARD);
+    }
+
+    static BufferedImage paint(Scene scene, Affine toPixels, int[] size, boolean opaque, PictureSource pictures, Progress progress) {
         int type = opaque ? BufferedImage.TYPE_INT_RGB : BufferedImage.TYPE_INT_ARGB_PRE;
         BufferedImage page = new BufferedImage(size[0], size[1], type);
         int[] pixels = ((DataBufferInt) page.getRaster().getDataBuffer()).getData();
-        if (opaque) Arrays.fill(pixels, 0xFF000000 | ((Paper.Plain) scene.paper()).colour().rgb());
-        // A sheet rarely is a whole number of pixels: it is stretched by less than half a pixel to fill its image.
-        Affine toPixels = Affine.scale(size[0] / scene.width(), size[1] / scene.height());
-        Deque<CompletableFuture<Optional<Painted>>> ahead = new ArrayDeque<>();
-        for (Scene.Item item : scene.items()) {
-            if (item instanceof PictureItem picture) {
-                if (ahead.size() == AHEAD) lay(Joined.of(ahead.remove()), page, pixels);
-                ahead.add(CompletableFuture.supplyAsync(() -> painted(picture, toPixels, size, pictures)));
+        Tile onto = new Tile(0, 0, size[0], size[1], pixels);
+        Deque<CompletableFuture<List<ItemPainter.Painted>>> ahead = new ArrayDeque<>();
+        List<Scene.Item> all = new ArrayList<>(scene.items());
+        if (opaque) all.add(0, scene.paper().get());
+        int begun = 0;
+        for (Scene.Item item : all) {
+            progress.at((double) begun++ / all.size());
+            for (Box box : bands(item, toPixels, size)) {
+                if (ahead.size() == AHEAD) lay(Joined.of(ahead.remove()), onto);
+                ahead.add(CompletableFuture.supplyAsync(() -> ItemPainter.painted(item, toPixels, box, pictures)));
             }
         }
-        while (!ahead.isEmpty()) lay(Joined.of(ahead.remove()), page, pixels);
-        return opaque ? page : plainAlpha(page);
+        while (!ahead.isEmpty()) lay(Joined.of(ahead.remove()), onto);
+        return opaque ? page : onto.straight();
     }
 
-    /** Resampled pixels and the form that lets them through. */
-    private record Painted(Tile tile, Shape form) {}
-
-    private static Optional<Painted> painted(PictureItem item, Affine toPixels, int[] size, PictureSource pictures) {
-        Shape form = shape(item.clip().mapped(toPixels));
-        Affine map = toPixels.after(item.pixelsToSheet());
-        if (!item.covers()) {
-            Area shared = new Area(form);
-            shared.intersect(new Area(transform(map).createTransformedShape(new Rectangle2D.Double(0, 0, item.width(), item.height()))));
-            form = shared;
-        }
-        Rectangle2D seen = form.getBounds2D().createIntersection(new Rectangle2D.Double(0, 0, size[0], size[1]));
-        if (seen.getWidth() <= 0 || seen.getHeight() <= 0) return Optional.empty();
-        BufferedImage image = pictures.image(item.picture(), Math.max(map.xScale(), map.yScale()));
-        Affine fromImage = map.after(Affine.scale((double) item.width() / image.getWidth(), (double) item.height() / image.getHeight()));
-        Box wanted = new Box(seen.getX(), seen.getY(), seen.getWidth(), seen.getHeight());
-        return Optional.of(new Painted(Resample.onto(image, fromImage, wanted), form));
+    /** The parts of a page in which an element is painted: all of it at once, or strips where it is large and nothing about it is blurred. */
+    private static List<Box> bands(Scene.Item item, Affine toPixels, int[] size) {
+        boolean blurred = item.soft().isPresent() || item.inner().isPresent() || !item.shades().isEmpty();
+        Box reach = item.clip().mapped(toPixels).bounds();
+        if (blurred || Math.min(reach.width(), size[0]) * Math.min(reach.height(), size[1]) <= BAND) return List.of(new Box(0, 0, size[0], size[1]));
+        List<Box> bands = new ArrayList<>();
+        int rows = (int) Math.max(1, BAND / size[0]);
+        for (int top = 0; top < size[1]; top += rows) bands.add(new Box(0, top, size[0], Math.min(rows, size[1] - top)));
+        return bands;
     }
 
-    private static void lay(Optional<Painted> painted, BufferedImage page, int[] pixels) {
-        if (painted.isEmpty()) return;
-        Tile tile = painted.get().tile();
-        byte[] mask = mask(tile, painted.get().form());
-        int rows = Math.min(tile.height(), page.getHeight() - tile.y());
-        int columns = Math.min(tile.width(), page.getWidth() - tile.x());
-        for (int y = 0; y < rows; y++) {
-            int from = y * tile.width();
-            int to = (tile.y() + y) * page.getWidth() + tile.x();
-            for (int x = 0; x < columns; x++) {
-                pixels[to + x] = over(tile.argb()[from + x], mask[from + x] & 0xFF, pixels[to + x]);
-            }
-        }
-    }
-
-    /** Porter–Duff source over, both with alpha multiplied in, the source first weakened by {@code cover} of 255. */
-    static int over(int source, int cover, int backdrop) {
-        if (cover == 0) return backdrop;
-        if (cover == 255 && source >>> 24 == 255) return source;
-        int rest = 255 - times(source >>> 24, cover);
-        return channel(source, backdrop, 24, cover, rest) | channel(source, backdrop, 16, cover, rest)
-                | channel(source, backdrop, 8, cover, rest) | channel(source, backdrop, 0, cover, rest);
-    }
-
-    private static int channel(int source, int backdrop, int shift, int cover, int rest) {
-        return Math.min(255, times(source >> shift & 0xFF, cover) + times(backdrop >> shift & 0xFF, rest)) << shift;
-    }
-
-    /** a · b / 255, rounded. */
-    private static int times(int a, int b) {
-        return (a * b + 127) / 255;
-    }
-
-    /** How much of each of the tile's pixels the form covers, 0 to 255. */
-    private static byte[] mask(Tile tile, Shape form) {
-        BufferedImage mask = new BufferedImage(tile.width(), tile.height(), BufferedImage.TYPE_BYTE_GRAY);
-        Graphics2D g = mask.createGraphics();
-        g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
-        g.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
-        g.translate(-tile.x(), -tile.y());
-        g.setColor(Color.WHITE);
-        g.fill(form);
-        g.dispose();
-        return ((DataBufferByte) mask.getRaster().getDataBuffer()).getData();
-    }
-
-    private static BufferedImage plainAlpha(BufferedImage page) {
-        BufferedImage out = new BufferedImage(page.getWidth(), page.getHeight(), BufferedImage.TYPE_INT_ARGB);
-        Graphics2D g = out.createGraphics();
-        g.setComposite(AlphaComposite.Src);
-        g.drawImage(page, 0, 0, null);
-        g.dispose();
-        return out;
-    }
-
-    private static AffineTransform transform(Affine map) {
-        return new AffineTransform(map.a(), map.b(), map.c(), map.d(), map.e(), map.f());
-    }
-
-    private static Shape shape(Path path) {
-        Path2D out = new Path2D.Double(Path2D.WIND_EVEN_ODD);
-        for (Path.Segment segment : path.segments()) {
-            if (segment instanceof Path.Segment.Move m) out.moveTo(m.to().x(), m.to().y());
-            else if (segment instanceof Path.Segment.Line l) out.lineTo(l.to().x(), l.to().y());
-            else if (segment instanceof Path.Segment.Cubic c) {
-                out.curveTo(c.control1().x(), c.control1().y(), c.control2().x(), c.control2().y(), c.to().x(), c.to().y());
-            } else out.closePath();
-        }
-        return out;
+    private static void lay(List<ItemPainter.Painted> parts, Tile onto) {
+        for (ItemPainter.Painted part : parts) Blending.over(onto, part.tile(), part.form(), part.look());
     }
 }

@@ -3,11 +3,23 @@ package plainlantern.rendering;
 import static plainlantern.outline.PathData.number;
 
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import plainlantern.geometry.Affine;
+import plainlantern.geometry.Box;
+import plainlantern.geometry.Path;
+import plainlantern.geometry.Point;
+import plainlantern.lettering.LetterStyle;
+import plainlantern.lettering.Setting;
 import plainlantern.outline.PathData;
 import plainlantern.scene.Scene;
-import plainlantern.scene.Scene.PictureItem;
-import plainlantern.sheet.Paper;
+import plainlantern.scene.Scene.LettersLayer;
+import plainlantern.scene.Scene.Line;
+import plainlantern.scene.Scene.PictureLayer;
+import plainlantern.scene.Scene.WashLayer;
+import plainlantern.sheet.Blend;
+import plainlantern.sheet.Look;
+import plainlantern.sheet.Rim;
+import plainlantern.sheet.Stop;
 
 /** Scene to SVG; one user unit is one millimetre. */
 public final class SvgPainter {
@@ -16,28 +28,147 @@ public final class SvgPainter {
     /**
      * A whole SVG document.
      *
-     * @param href where the picture with an id is: a file, an address or a data URI
+     * @param href where the pixels of a picture are, its background taken out where it says so: a file, an address or a data URI
      */
-    public static String document(Scene scene, Function<String, String> href) {
-        String width = number(scene.width(), 5);
-        String height = number(scene.height(), 5);
-        StringBuilder out = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"" + width + "mm\" height=\"" + height + "mm\" viewBox=\"0 0 " + width + " " + height + "\">");
-        if (scene.paper() instanceof Paper.Plain plain) {
-            out.append("<rect width=\"").append(width).append("\" height=\"").append(height)
-                    .append("\" fill=\"").append(plain.colour().hex()).append("\"/>");
-        }
-        for (Scene.Item item : scene.items()) out.append(item(item, href));
+    public static String document(Scene scene, Function<PictureLayer, String> href) {
+        return document(scene, new Box(0, 0, scene.width(), scene.height()), 1, href, "", false);
+    }
+
+    /**
+     * A part of a scene.
+     *
+     * @param scale       how many times as large it is
+     * @param definitions stand before all else; an address that begins with # names one of them
+     * @param live        whether words stay text, in fonts that {@code definitions} bring along
+     */
+    static String document(Scene scene, Box box, double scale, Function<PictureLayer, String> href, String definitions, boolean live) {
+        StringBuilder out = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"" + number(box.width() * scale, 5) + "mm\" height=\"" + number(box.height() * scale, 5)
+                + "mm\" viewBox=\"" + number(box.x(), 5) + " " + number(box.y(), 5) + " " + number(box.width(), 5) + " " + number(box.height(), 5) + "\">");
+        if (scene.items().stream().anyMatch(i -> i.look().blend() != Blend.NORMAL || i.layers().stream().anyMatch(l -> l.look().blend() != Blend.NORMAL))) out.append(rules());
+        out.append(definitions);
+        scene.paper().ifPresent(paper -> out.append(item(paper, href)));
+        for (Scene.Item item : scene.items()) out.append(item(item, href, "", false, live));
         return out.append("</svg>").toString();
     }
 
-    /** One item as a group that clips its picture. */
-    public static String item(Scene.Item item, Function<String, String> href) {
-        PictureItem picture = (PictureItem) item;
-        String clip = "clip-" + picture.element();
-        return "<clipPath id=\"" + clip + "\"><path d=\"" + PathData.of(picture.clip()) + "\" clip-rule=\"evenodd\"/></clipPath>"
-                + "<g clip-path=\"url(#" + clip + ")\"><image width=\"" + picture.width() + "\" height=\"" + picture.height()
-                + "\" preserveAspectRatio=\"none\" data-picture=\"" + picture.picture() + "\" transform=\"" + matrix(picture.pixelsToSheet())
-                + "\" href=\"" + href.apply(picture.picture()) + "\"/></g>";
+    /** One item as a group that clips its layers, which meet each other alone. */
+    public static String item(Scene.Item item, Function<PictureLayer, String> href) {
+        return item(item, href, "", false, false);
+    }
+
+    /**
+     * As above, for the board.
+     *
+     * @param mark    begins every id in it, where the same item is drawn twice on one page
+     * @param bitmaps whether shadows may be small images
+     */
+    static String item(Scene.Item item, Function<PictureLayer, String> href, String mark, boolean bitmaps) {
+        return item(item, href, mark, bitmaps, false);
+    }
+
+    private static String item(Scene.Item item, Function<PictureLayer, String> href, String mark, boolean bitmaps, boolean live) {
+        String id = mark + item.element();
+        String look = look(item.look());
+        StringBuilder out = new StringBuilder(look.isEmpty() ? "" : "<g" + look + ">");
+        String around = SvgShades.around(item, id, bitmaps, out);
+        out.append("<clipPath id=\"clip-").append(id).append("\"><path d=\"").append(PathData.of(item.clip()))
+                .append("\" clip-rule=\"evenodd\"/></clipPath>").append(around).append("<g class=\"layers\" clip-path=\"url(#clip-").append(id).append(")\"");
+        if (item.soft().isPresent()) out.append(" mask=\"url(#soft-").append(id).append(")\"");
+        out.append('>');
+        for (Scene.Layer layer : item.layers()) {
+            if (layer instanceof PictureLayer picture && picture.blur() > 0) SvgShades.blur("blur-" + id, picture.blur(), item.clip().bounds(), out);
+            if (layer instanceof PictureLayer picture) picture(picture, id, href, out);
+            else if (layer instanceof WashLayer wash) wash(wash, item, id, out);
+            else if (layer instanceof LettersLayer letters && live && letters.words().complete()) words(letters, out);
+            else if (layer instanceof LettersLayer letters) letters(letters, out);
+        }
+        SvgShades.onto(item, id, out);
+        out.append("</g>");
+        if (SvgShades.filtersInside(item)) out.append("</g>");
+        item.rim().ifPresent(rim -> line(rim, item.clip(), id, out));
+        if (SvgShades.filtersWhole(item)) out.append("</g>");
+        return out.append(look.isEmpty() ? "" : "</g>").toString();
+    }
+
+    /** The form and all around it, as far as any line reaches: even-odd, that is the outside. */
+    private static final String FAR = "M-99999 -99999H99999V99999H-99999Z";
+
+    private static void line(Line line, Path form, String id, StringBuilder out) {
+        if (line.within() == Scene.Within.OUTSIDE) {
+            out.append("<clipPath id=\"around-").append(id).append("\"><path d=\"").append(FAR).append(PathData.of(form)).append("\" clip-rule=\"evenodd\"/></clipPath>");
+        }
+        out.append("<path class=\"rim\" fill=\"none\" d=\"").append(PathData.of(line.path())).append("\" stroke=\"").append(line.colour().hex()).append('"');
+        numbers(out, "stroke-width", line.width(), "stroke-miterlimit", Line.MITER_LIMIT);
+        out.append(" stroke-linejoin=\"").append(line.join().label()).append('"');
+        if (!line.dashes().isEmpty()) out.append(" stroke-dasharray=\"").append(line.dashes().stream().map(d -> number(d, 6)).collect(Collectors.joining(" "))).append('"');
+        if (line.ends() != Rim.Ends.BUTT) out.append(" stroke-linecap=\"").append(line.ends().label()).append('"');
+        if (line.within() != Scene.Within.ALL) out.append(" clip-path=\"url(#").append(line.within() == Scene.Within.FORM ? "clip-" : "around-").append(id).append(")\"");
+        out.append("/>");
+    }
+
+    private static void picture(PictureLayer layer, String id, Function<PictureLayer, String> href, StringBuilder out) {
+        if (layer.blur() > 0) out.append("<g filter=\"url(#blur-").append(id).append(")\">");
+        String from = href.apply(layer);
+        if (from.startsWith("#")) out.append("<use");
+        else out.append("<image width=\"").append(layer.width()).append("\" height=\"").append(layer.height()).append("\" preserveAspectRatio=\"none\"");
+        out.append(" data-layer=\"").append(layer.at()).append("\" data-picture=\"").append(layer.picture()).append("\" transform=\"").append(matrix(layer.pixelsToSheet()))
+                .append("\" href=\"").append(from).append('"').append(look(layer.look())).append(layer.blur() > 0 ? "/></g>" : "/>");
+    }
+
+    private static void wash(WashLayer layer, Scene.Item item, String mark, StringBuilder out) {
+        String id = "wash-" + mark + "-" + layer.at();
+        Point way = layer.to().minus(layer.from());
+        String name = layer.round() ? "radialGradient" : "linearGradient";
+        out.append('<').append(name).append(" id=\"").append(id).append("\" gradientUnits=\"userSpaceOnUse\"");
+        if (layer.round()) numbers(out, "cx", layer.from().x(), "cy", layer.from().y(), "r", Math.hypot(way.x(), way.y()));
+        else numbers(out, "x1", layer.from().x(), "y1", layer.from().y(), "x2", layer.to().x(), "y2", layer.to().y());
+        out.append('>');
+        for (Stop stop : layer.stops()) {
+            out.append("<stop");
+            numbers(out, "offset", stop.at(), "stop-opacity", stop.opacity());
+            out.append(" stop-color=\"").append(stop.colour().hex()).append("\"/>");
+        }
+        Box box = item.clip().bounds();
+        out.append("</").append(name).append("><rect");
+        numbers(out, "x", box.x(), "y", box.y(), "width", box.width(), "height", box.height());
+        out.append(" fill=\"url(#").append(id).append(")\"").append(look(layer.look())).append("/>");
+    }
+
+    private static void letters(LettersLayer layer, StringBuilder out) {
+        out.append("<path data-layer=\"").append(layer.at()).append("\" fill-rule=\"nonzero\" d=\"").append(PathData.of(layer.outlines()))
+                .append("\" fill=\"").append(layer.colour().hex()).append('"').append(look(layer.look())).append("/>");
+    }
+
+    /** Set as we set them: by advance widths alone. */
+    private static void words(LettersLayer layer, StringBuilder out) {
+        LetterStyle style = layer.words().style();
+        out.append("<g data-layer=\"").append(layer.at()).append("\" transform=\"").append(matrix(layer.words().map())).append("\" font-family=\"").append(style.typeface().label()).append('"');
+        numbers(out, "font-size", style.size(), "letter-spacing", style.tracking() / 1000 * style.size());
+        out.append(" style=\"font-kerning:none;font-variant-ligatures:none;white-space:pre\" fill=\"").append(layer.colour().hex()).append('"').append(look(layer.look())).append('>');
+        for (Setting.Line line : layer.words().lines()) {
+            out.append("<text");
+            numbers(out, "x", line.x(), "y", line.y());
+            out.append('>').append(line.text().replace("&", "&amp;").replace("<", "&lt;")).append("</text>");
+        }
+        out.append("</g>");
+    }
+
+    static void numbers(StringBuilder out, Object... namesAndValues) {
+        for (int i = 0; i < namesAndValues.length; i += 2) {
+            out.append(' ').append(namesAndValues[i]).append("=\"").append(number((Double) namesAndValues[i + 1], 6)).append('"');
+        }
+    }
+
+    private static String look(Look look) {
+        String out = look.opacity() == 1 ? "" : " opacity=\"" + number(look.opacity(), 4) + "\"";
+        return look.blend() == Blend.NORMAL ? out : out + " class=\"blend-" + look.blend().css() + "\"";
+    }
+
+    /** The rules by which a document's classes blend; the board's own style sheet has the same. */
+    private static String rules() {
+        StringBuilder out = new StringBuilder("<style>.layers{isolation:isolate}");
+        for (Blend blend : Blend.values()) out.append(".blend-").append(blend.css()).append("{mix-blend-mode:").append(blend.css()).append('}');
+        return out.append("</style>").toString();
     }
 
     /** An affine map as SVG writes it; nine decimals for what multiplies thousands of pixels. */

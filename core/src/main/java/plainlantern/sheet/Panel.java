@@ -1,28 +1,46 @@
 package plainlantern.sheet;
 
+import com.fasterxml.jackson.annotation.JsonAlias;
 import com.fasterxml.jackson.annotation.JsonIgnore;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Typed;
 import plainlantern.outline.Outline;
+import plainlantern.outline.Rectangle;
+import plainlantern.outline.Straight;
 
-/** A shaped placeholder: its form, where it is, and what it shows from back to front. */
+/** A form and where it is, with what it shows from back to front: a shaped placeholder, or whatever else its role says. */
 @JsonTypeName("panel")
-public record Panel(String id, String name, @Typed.Switch boolean locked, @Typed.Switch boolean hidden, String group, Outline outline, Seat seat,
-                    List<Content> content) implements Element {
+public record Panel(String id, String name, @Typed.Switch boolean locked, @Typed.Switch boolean hidden, @JsonAlias("floating") Role role, String group, Outline outline, Seat seat,
+                    List<Content> content, Finish finish) implements Element {
+    public static final int MOST_LAYERS = 40;
+
     public Panel {
+        role = role == null ? Role.PANEL : role;
         group = group == null ? "" : group;
+        finish = finish == null ? Finish.NONE : finish;
         content = List.copyOf(content);
+        BadInput.unless((role == Role.RULE) == (outline instanceof Straight), "panels", "A rule is straight, and nothing else is; its form stays.");
+        BadInput.unless(role != Role.RULE || content.isEmpty(), "panels", "A rule is a line: nothing can be put into it.");
+        if (role == Role.RULE && finish.rim().isEmpty()) finish = finish.rimmed(Optional.of(Rim.RULE));
+        BadInput.unless(content.size() <= MOST_LAYERS, "panels", "A panel holds at most " + MOST_LAYERS + " layers.");
+        BadInput.unless(content.stream().filter(Content.VistaSlice.class::isInstance).count() <= 1, "panels", "A panel shows one vista at a time.");
     }
 
     /** A new panel in no group that shows nothing yet. */
     public static Panel empty(String id, String name, Outline outline, Seat seat) {
-        return new Panel(id, name, false, false, "", outline, seat, List.of());
+        return new Panel(id, name, false, false, Role.PANEL, "", outline, seat, List.of(), Finish.NONE);
+    }
+
+    /** The same as what that role says. */
+    public Panel as(Role newRole) {
+        return new Panel(id, name, locked, hidden, newRole, group, outline, seat, content, finish);
     }
 
     /** The form in the panel's own frame, origin at its centre. */
@@ -39,16 +57,40 @@ public record Panel(String id, String name, @Typed.Switch boolean locked, @Typed
         return pathOnSheet().bounds();
     }
 
-    /** The picture that the panel shows, if it shows one of its own. */
+    /** The layer that edits of its picture mean: {@code wanted} where that is a picture, else the frontmost that is one; -1 where none is. */
+    public int acting(int wanted) {
+        if (wanted >= 0 && wanted < content.size() && content.get(wanted).pictured()) return wanted;
+        for (int i = content.size() - 1; i >= 0; i--) if (content.get(i).pictured()) return i;
+        return -1;
+    }
+
+    /** The frontmost picture that the panel shows, if it is one of its own. */
     @JsonIgnore
     public Optional<Content.OwnPicture> picture() {
-        return content.stream().filter(Content.OwnPicture.class::isInstance).map(Content.OwnPicture.class::cast).findFirst();
+        int at = acting(-1);
+        return at >= 0 && content.get(at) instanceof Content.OwnPicture own ? Optional.of(own) : Optional.empty();
     }
 
     /** What the panel shows of a vista, if it is one of its members. */
     @JsonIgnore
     public Optional<Content.VistaSlice> slice() {
         return content.stream().filter(Content.VistaSlice.class::isInstance).map(Content.VistaSlice.class::cast).findFirst();
+    }
+
+    /** The same panel with the layer at that index replaced by what {@code change} makes of it. */
+    public Panel changingLayer(int at, UnaryOperator<Content> change) {
+        List<Content> next = new ArrayList<>(content);
+        next.set(at, change.apply(next.get(at)));
+        return withContent(next);
+    }
+
+    /** The same panel with {@code picture} in place of the picture that edits mean; behind all other layers where there was none. */
+    public Panel showing(int layer, Content picture) {
+        int at = acting(layer);
+        if (at >= 0) return changingLayer(at, was -> picture.looking(was.look()));
+        List<Content> next = new ArrayList<>(content);
+        next.add(0, picture);
+        return withContent(next);
     }
 
     /** The same panel with each slice of a vista replaced by what {@code change} makes of it. */
@@ -66,35 +108,44 @@ public record Panel(String id, String name, @Typed.Switch boolean locked, @Typed
     }
 
     public Panel named(String newName) {
-        return new Panel(id, newName, locked, hidden, group, outline, seat, content);
+        return new Panel(id, newName, locked, hidden, role, group, outline, seat, content, finish);
     }
 
-    /** The same under another id, in no group, neither locked nor hidden. */
+    /** The same under another id, in no group, neither locked nor hidden; a rule that followed a seam lies free. */
     public Panel copied(String newId, String newName) {
-        return new Panel(newId, newName, false, false, "", outline, seat, content);
+        return new Panel(newId, newName, false, false, role, "", outline instanceof Straight ? Straight.FREE : outline, seat, content, finish);
     }
 
     public Panel lockedTo(boolean nowLocked) {
-        return new Panel(id, name, nowLocked, hidden, group, outline, seat, content);
+        return new Panel(id, name, nowLocked, hidden, role, group, outline, seat, content, finish);
     }
 
     public Panel hiddenTo(boolean nowHidden) {
-        return new Panel(id, name, locked, nowHidden, group, outline, seat, content);
+        return new Panel(id, name, locked, nowHidden, role, group, outline, seat, content, finish);
     }
 
     public Panel grouped(String newGroup) {
-        return new Panel(id, name, locked, hidden, newGroup, outline, seat, content);
+        return new Panel(id, name, locked, hidden, role, newGroup, outline, seat, content, finish);
     }
 
     public Panel withOutline(Outline newOutline) {
-        return new Panel(id, name, locked, hidden, group, newOutline, seat, content);
+        return new Panel(id, name, locked, hidden, role == Role.FLOAT && !newOutline.equals(Rectangle.SHARP) ? Role.PANEL : role, group, newOutline, seat, content, finish);
+    }
+
+    /** The same as a float, in the box of its seat. */
+    public Panel afloat() {
+        return new Panel(id, name, locked, hidden, Role.FLOAT, group, Rectangle.SHARP, seat, content, finish);
     }
 
     public Panel withSeat(Seat newSeat) {
-        return new Panel(id, name, locked, hidden, group, outline, newSeat, content);
+        return new Panel(id, name, locked, hidden, role, group, outline, newSeat, content, finish);
     }
 
     public Panel withContent(List<Content> newContent) {
-        return new Panel(id, name, locked, hidden, group, outline, seat, newContent);
+        return new Panel(id, name, locked, hidden, role, group, outline, seat, newContent, finish);
+    }
+
+    public Panel finished(Finish newFinish) {
+        return new Panel(id, name, locked, hidden, role, group, outline, seat, content, newFinish);
     }
 }

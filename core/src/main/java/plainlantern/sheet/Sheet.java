@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Unit;
@@ -26,10 +27,12 @@ import plainlantern.pattern.Pattern;
  * @param lastId   the highest number given to an element so far; ids are never used twice
  * @param layouts  the patterns that its panels came from, each with its numbers
  * @param guides   lines that help to place
+ * @param styles   its palette and its named finishes
+ * @param limits   from where on something on it counts as a fault
  * @param vistas   the pictures that several panels share; one that no panel shows any more is forgotten
  */
 public record Sheet(String name, Unit unit, double width, double height, double ppi, double bleed, Margins margins,
-                    Paper paper, List<Picture> shelf, List<Element> elements, int lastId, List<Layout> layouts, Guides guides, List<Vista> vistas) {
+                    Paper paper, List<Picture> shelf, List<Element> elements, int lastId, List<Layout> layouts, Guides guides, List<Vista> vistas, Styles styles, Limits limits) {
     public static final int MOST_ELEMENTS = Pattern.MOST;
     private static final double SMALLEST_SIDE = 1;
     private static final double LARGEST_SIDE = 5000;
@@ -39,6 +42,8 @@ public record Sheet(String name, Unit unit, double width, double height, double 
         elements = List.copyOf(elements);
         layouts = layouts == null ? List.of() : List.copyOf(layouts);
         guides = guides == null ? Guides.FIRST : guides;
+        limits = limits == null ? Limits.FIRST : limits;
+        styles = styles == null ? Styles.NONE : styles;
         vistas = vistas == null ? List.of() : seen(vistas, elements);
         name = name.strip();
         BadInput.unless(!name.isEmpty(), "name", "A sheet needs a name.");
@@ -48,6 +53,10 @@ public record Sheet(String name, Unit unit, double width, double height, double 
         BadInput.unless(ppi >= 1 && ppi <= 2400, "ppi", "Pixels per inch go from 1 to 2400.");
         BadInput.unless(bleed >= 0 && bleed <= 50, "bleed", "Bleed goes from 0 to 50 mm.");
         BadInput.unless(elements.size() <= MOST_ELEMENTS, "panels", "A sheet holds at most " + MOST_ELEMENTS + " panels.");
+        Set<String> kept = styles.finishes().stream().map(NamedFinish::id).collect(Collectors.toSet());
+        for (Element element : elements) {
+            if (element instanceof Panel panel) BadInput.unless(panel.finish().named().map(kept::contains).orElse(true), "panels", "A panel follows a finish that is not there.");
+        }
         Set<String> ids = new HashSet<>();
         for (Element element : elements) {
             BadInput.unless(ids.add(element.id()), "panels", "Two elements have the id " + element.id() + ".");
@@ -59,7 +68,7 @@ public record Sheet(String name, Unit unit, double width, double height, double 
         double bleed = unit == Unit.PX ? 0 : 3;
         double margin = Math.rint(Math.min(width, height) / 20);
         return new Sheet(name, unit, width, height, ppi, bleed, Margins.all(margin > 0 ? margin : 0), new Paper.Plain(Colour.WHITE),
-                List.of(), List.of(), 0, List.of(), Guides.FIRST, List.of());
+                List.of(), List.of(), 0, List.of(), Guides.FIRST, List.of(), Styles.NONE, Limits.FIRST);
     }
 
     @JsonIgnore
@@ -79,6 +88,13 @@ public record Sheet(String name, Unit unit, double width, double height, double 
         if (found.size() < wanted.size()) throw new Gone("One of those panels is no longer on the sheet.");
         BadInput.unless(!found.isEmpty(), "panels", "Select a panel first.");
         return found;
+    }
+
+    /** Those of the panels that pictures are put into; throws {@link BadInput} where all are captions and rules. */
+    public List<String> takers(Collection<String> ids) {
+        List<String> takers = panels(ids).stream().filter(p -> p.role().takesPictures()).map(Panel::id).toList();
+        BadInput.unless(!takers.isEmpty(), "panels", "Captions and rules hold no pictures. Select a panel.");
+        return takers;
     }
 
     /** Those of the panels that are not locked; throws {@link BadInput} where all are. */
@@ -103,7 +119,7 @@ public record Sheet(String name, Unit unit, double width, double height, double 
     public List<Panel> users(String picture) {
         Set<String> through = new HashSet<>();
         for (Vista vista : vistas) if (vista.picture().equals(picture)) through.add(vista.id());
-        return panels().stream().filter(p -> p.picture().map(c -> c.picture().equals(picture)).orElse(false)
+        return panels().stream().filter(p -> p.content().stream().anyMatch(c -> c instanceof Content.OwnPicture own && own.picture().equals(picture))
                 || p.slice().map(s -> through.contains(s.vista())).orElse(false)).toList();
     }
 
@@ -132,6 +148,11 @@ public record Sheet(String name, Unit unit, double width, double height, double 
         return across > 0 && down > 0 ? Optional.of(new Box(margins.left(), margins.top(), across, down)) : Optional.empty();
     }
 
+    /** A length as people read it: "12.40 mm", in the sheet's unit. */
+    public String length(double mm) {
+        return unit.show(mm, ppi) + " " + unit.symbol();
+    }
+
     /** The trim box. */
     @JsonIgnore
     public Box bounds() {
@@ -154,37 +175,52 @@ public record Sheet(String name, Unit unit, double width, double height, double 
         return with(next);
     }
 
+    /** The same sheet with a new panel in front of all others; its number is the next one, {@code lastId + 1}. */
+    public Sheet adding(Panel front) {
+        List<Element> next = new ArrayList<>(elements);
+        next.add(front);
+        return with(next, lastId + 1);
+    }
+
     public Sheet with(List<Element> newElements) {
         return with(newElements, lastId);
     }
 
     public Sheet with(List<Element> newElements, int newLastId) {
-        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, newElements, newLastId, layouts, guides, vistas);
+        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, newElements, newLastId, layouts, guides, vistas, styles, limits);
     }
 
     public Sheet withShelf(List<Picture> newShelf) {
-        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, newShelf, elements, lastId, layouts, guides, vistas);
+        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, newShelf, elements, lastId, layouts, guides, vistas, styles, limits);
     }
 
     public Sheet withMargins(Margins newMargins) {
-        return new Sheet(name, unit, width, height, ppi, bleed, newMargins, paper, shelf, elements, lastId, layouts, guides, vistas);
+        return new Sheet(name, unit, width, height, ppi, bleed, newMargins, paper, shelf, elements, lastId, layouts, guides, vistas, styles, limits);
     }
 
     public Sheet withPaper(Paper newPaper) {
-        return new Sheet(name, unit, width, height, ppi, bleed, margins, newPaper, shelf, elements, lastId, layouts, guides, vistas);
+        return new Sheet(name, unit, width, height, ppi, bleed, margins, newPaper, shelf, elements, lastId, layouts, guides, vistas, styles, limits);
     }
 
     public Sheet withLayouts(List<Layout> newLayouts) {
-        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId, newLayouts, guides, vistas);
+        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId, newLayouts, guides, vistas, styles, limits);
+    }
+
+    public Sheet withStyles(Styles newStyles) {
+        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId, layouts, guides, vistas, newStyles, limits);
+    }
+
+    public Sheet withLimits(Limits newLimits) {
+        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId, layouts, guides, vistas, styles, newLimits);
     }
 
     public Sheet withGuides(Guides newGuides) {
-        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId, layouts, newGuides, vistas);
+        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId, layouts, newGuides, vistas, styles, limits);
     }
 
     /** The same sheet with its elements and its vistas changed together. */
     public Sheet with(List<Element> newElements, int newLastId, List<Vista> newVistas) {
-        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, newElements, newLastId, layouts, guides, newVistas);
+        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, newElements, newLastId, layouts, guides, newVistas, styles, limits);
     }
 
     /** The same sheet with that vista in place of the one with its id. */
@@ -194,10 +230,10 @@ public record Sheet(String name, Unit unit, double width, double height, double 
 
     /** The same sheet in another unit and size; what is on it stays where it is. */
     public Sheet formed(Unit newUnit, double newWidth, double newHeight, double newPpi, double newBleed) {
-        return new Sheet(name, newUnit, newWidth, newHeight, newPpi, newBleed, margins, paper, shelf, elements, lastId, layouts, guides, vistas);
+        return new Sheet(name, newUnit, newWidth, newHeight, newPpi, newBleed, margins, paper, shelf, elements, lastId, layouts, guides, vistas, styles, limits);
     }
 
     public Sheet named(String newName) {
-        return new Sheet(newName, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId, layouts, guides, vistas);
+        return new Sheet(newName, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId, layouts, guides, vistas, styles, limits);
     }
 }

@@ -35,6 +35,8 @@ import plainlantern.pattern.EvenGrid;
 import plainlantern.picture.DecodedPictures;
 import plainlantern.picture.Sha256;
 import plainlantern.rendering.Delivery;
+import plainlantern.rendering.Format;
+import plainlantern.scene.Page;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Margins;
 import plainlantern.sheet.Picture;
@@ -91,7 +93,7 @@ class BundleTest {
         refused(Map.of("sheet.json", "{"), "damaged");
         refused(Map.of("sheet.json", "{\"format\":\"plain-lantern-bundle\",\"version\":1}"), "damaged");
         refused(Map.of("readme.txt", "hello"), "has no sheet.json");
-        refused(Map.of("sheet.json", document().replace("\"version\" : 2", "\"version\" : 3")), "newer program");
+        refused(Map.of("sheet.json", document().replace("\"version\" : 4", "\"version\" : 5")), "newer program");
         refused(Map.of("sheet.json", document(), "../../etc/" + PICTURE.id() + ".jpg", "x"), "lacks the picture Low water");
         refused(Map.of("sheet.json", document().replace(PICTURE.id() + "\",\n", "f".repeat(64) + "\",\n")), "");
         Path text = Files.writeString(folder.resolve("text.zip"), "no archive at all");
@@ -104,8 +106,8 @@ class BundleTest {
         try (Bundle bundle = Bundle.open(swapped)) {
             assertThatThrownBy(() -> bundle.original(PICTURE.id())).isInstanceOf(BadInput.class).hasMessageContaining("was changed: Low water");
             // Painted, too, the refusal reaches the person as it was said.
-            Delivery delivery = new Delivery(Delivery.Format.PNG, 127, true, 90);
-            assertThatThrownBy(() -> delivery.file(Scene.of(bundle.sheet()), new DecodedPictures(bundle::original)))
+            Delivery delivery = Delivery.of(Format.PNG, 127);
+            assertThatThrownBy(() -> delivery.file(Page.of(Scene.of(bundle.sheet())), new DecodedPictures(bundle::original)))
                     .isInstanceOf(BadInput.class).hasMessageContaining("was changed: Low water");
         }
     }

@@ -1,6 +1,7 @@
 package plainlantern.bundle;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.io.File;
 import java.io.IOException;
@@ -10,6 +11,8 @@ import java.util.ArrayList;
 import java.util.List;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import plainlantern.geometry.Unit;
@@ -48,6 +51,18 @@ class RenderCommandTest {
         assertThat(ImageIO.read(new File(folder.toFile(), "card.jpg")).getWidth()).isEqualTo(250);
     }
 
+    /** Two bundles are two pages; their sizes are 50 x 25 mm at twice the scale. */
+    @Test
+    void severalBundlesAreOneDocument() throws Exception {
+        Files.copy(bundle, folder.resolve("other.zip"));
+        Ended good = run("card.zip", "other.zip", "--out", "both.pdf", "--scale", "200");
+        assertThat(good.code()).as(good.said()).isZero();
+        try (PDDocument read = Loader.loadPDF(new File(folder.toFile(), "both.pdf"))) {
+            assertThat(read.getNumberOfPages()).isEqualTo(2);
+            assertThat((double) read.getPage(1).getTrimBox().getWidth()).isCloseTo(100 / 25.4 * 72, within(1e-3));
+        }
+    }
+
     @Test
     void itRefusesInWordsAndLeavesNoFile() throws Exception {
         assertThat(run().said()).startsWith("Usage: render BUNDLE");
@@ -56,7 +71,9 @@ class RenderCommandTest {
         assertThat(run("card.zip", "--ppi", "0", "--out", "a.png").said()).contains("from 1 to 4800");
         Ended unknown = run("card.zip", "--out", "a.png", "--colour");
         assertThat(unknown.code()).isEqualTo(2);
-        assertThat(unknown.said()).startsWith("Usage");
+        assertThat(unknown.said()).startsWith("--colour is not known here.").contains("Usage");
+        assertThat(run("card.zip", "--out", "a.png", "--extent", "half").said()).contains("sheet, selection, forms, boxes");
+        assertThat(run("card.zip", "--out", "a.png", "--extent", "forms").said()).contains("no panel here");
         assertThat(folder.resolve("a.png")).doesNotExist();
     }
 }

@@ -29,11 +29,40 @@ class EveryEditTest {
     private static final Map<String, String> SAMPLES = new LinkedHashMap<>();
 
     static {
+        SAMPLES.put("add-layer", "'panels':['p1','p2'],'what':'words'");
         SAMPLES.put("add-panel", "'outline':{'kind':'star','points':'5','inner':'40 %','rounding':'1mm'}");
         SAMPLES.put("align", "'panels':['p1','p2'],'line':'centre','to':'selection'");
+        SAMPLES.put("back-vista", "'vista':'v90'");
+        SAMPLES.put("set-shadow", "'panels':['p1','p2'],'inside':true,'distance':'2 mm','blur':'3 mm','spread':'-0.2 mm','colour':'rgb(10, 20, 30)','opacity':'40 %'");
+        SAMPLES.put("set-ground", "'panels':['p1'],'width':'120 %','softness':'40 %'");
+        SAMPLES.put("name-finish", "'panels':['p1','p2'],'name':'Gallery'");
+        SAMPLES.put("follow-finish", "'panels':['p1']");
+        SAMPLES.put("forget-finish", "'finish':'f1'");
+        SAMPLES.put("add-rule", "'x1':10,'y1':12,'x2':80,'y2':12,'width':'1 pt'");
+        SAMPLES.put("rules-along", "'covering':true");
+        SAMPLES.put("add-caption", "'text':'High water 14:20'");
+        SAMPLES.put("fit-caption", "'panels':['p1']");
+        SAMPLES.put("set-plate", "'panels':['p1'],'opacity':'70 %','radius':'2 mm'");
+        SAMPLES.put("add-swatches", "'colours':['#123456','hsl(40, 38%, 97%)']");
+        SAMPLES.put("set-swatch", "'swatch':'s1','colour':'#123456'");
+        SAMPLES.put("remove-swatch", "'swatch':'s1'");
+        SAMPLES.put("clear-background", "'picture':'" + Sheets.DAWN.id() + "','colour':'#00FF00','tolerance':'12 %'");
+        SAMPLES.put("set-limits", "'limits':{'safety':'5 mm','focal':'10 %','aligned':0.3,'sliver':1,'rim':'0.3 pt','contrast':'7'}");
+        SAMPLES.put("several", "'name':'Mend','edits':[{'kind':'rename','panel':'p1','name':'Left'},{'kind':'cover-again','panels':['p2']}]");
+        SAMPLES.put("return-to", "'name':'Before the cut','kept':" + SheetJson.write(Sheet.empty("Kept", Unit.MM, 90, 60, 200)));
+        SAMPLES.put("clear-finish", "'panels':['p1']");
+        SAMPLES.put("copy-finish", "'from':'p1','to':'all','parts':['rim']");
+        SAMPLES.put("copy-content", "'from':'p1','panels':['p2','p3'],'anew':true");
+        SAMPLES.put("copy-nudge", "'from':'p1','panels':['p2']");
+        SAMPLES.put("frame-picture", "'picture':'" + Sheets.TALL.id() + "','outline':{'kind':'heart'},'x':4");
+        SAMPLES.put("move-out", "'panels':['p1','p2']");
+        SAMPLES.put("put-in", "'floats':['p1'],'panel':'p2'");
+        SAMPLES.put("replace-picture", "'picture':'" + Sheets.DAWN.id() + "','by':'" + Sheets.TALL.id() + "'");
+        SAMPLES.put("split-picture", "'picture':'" + Sheets.DAWN.id() + "','whole':true,'pattern':{'kind':'even-grid','rows':2,'columns':'3','gapAcross':'0.1 mm','gapDown':0}");
         SAMPLES.put("centre-picture", "'panels':['p1'],'across':'1 mm'");
         SAMPLES.put("cover-again", "'panels':['p1']");
         SAMPLES.put("cut", "'x1':-500,'y1':-300,'x2':2000,'y2':1800,'gap':'2 mm'");
+        SAMPLES.put("deal", "'to':'all','use':'evenly'");
         SAMPLES.put("duplicate", "'panels':['p1'],'dx':3,'dy':'-4 mm','copies':'3'");
         SAMPLES.put("empty", "'panels':['p1']");
         SAMPLES.put("fill", "'panels':['p1'],'picture':'" + Sheets.TALL.id() + "'");
@@ -49,6 +78,7 @@ class EveryEditTest {
         SAMPLES.put("mirror-panels", "'panels':['p1','p2'],'axis':'down'");
         SAMPLES.put("mirror-picture", "'panels':['p1']");
         SAMPLES.put("move-corner", "'panel':'p1','corner':1,'dx':0.5,'dy':0.25");
+        SAMPLES.put("move-layer", "'panels':['p1'],'layer':1,'to':0");
         SAMPLES.put("move-panels", "'panels':['p1'],'dx':1.5,'dy':0");
         SAMPLES.put("move-picture", "'panels':['p1'],'dx':-20,'dy':3");
         SAMPLES.put("move-seam", "'sides':[{'panel':'p1','side':1},{'panel':'p2','side':3}],'dx':0.2,'dy':0.1");
@@ -64,8 +94,12 @@ class EveryEditTest {
         SAMPLES.put("restack", "'panel':'p1','to':99");
         SAMPLES.put("same-size", "'panels':['p2','p1'],'key':'p1','width':true");
         SAMPLES.put("seat-panels", "'panels':['p1'],'left':'2mm','turn':'30°'");
+        SAMPLES.put("set-finish", "'panels':['p1','p2'],'width':'0.25 pt','colour':'#123','dash':'dashed','opacity':'80'");
         SAMPLES.put("set-fit", "'panels':['p1'],'fit':'stretch'");
         SAMPLES.put("set-guides", "'columns':'12','gutter':'0.1 mm','own':[{'upright':true,'at':5}],'show':'THIRDS'");
+        SAMPLES.put("set-look", "'panels':['p1','p2'],'layer':0,'opacity':'40 %','blend':'soft-light'");
+        SAMPLES.put("set-wash", "'panels':['p1'],'layer':1,'stops':[{'at':'0','colour':'#fff','opacity':'20'},{'at':1,'colour':'#123456','opacity':1}],'turn':'45','round':true");
+        SAMPLES.put("set-words", "'panels':['p1'],'layer':2,'text':'Low tide','size':'12pt','across':'2 mm'");
         SAMPLES.put("set-outline", "'panels':['p1'],'outline':{'kind':'rectangle','topLeft':'1mm','topRight':0,'bottomRight':0,'bottomLeft':2}");
         SAMPLES.put("set-paper", "'paper':{'kind':'none'}");
         SAMPLES.put("set-up-sheet", "'width':'30 cm','ppi':'150','panels':'scale'");
@@ -109,15 +143,15 @@ class EveryEditTest {
         String was = SheetJson.write(before);
         try {
             Edit edit = EditReader.read(json(kind), before);
-            Sheet after = edit.apply(before);
+            Sheet after = edit.on(before);
             assertThat(edit.title(before)).isNotBlank().doesNotContain("null");
             assertThat(SheetJson.read(SheetJson.write(after))).isEqualTo(after);
-            assertThat(edit.apply(before)).isEqualTo(after);
+            assertThat(edit.on(before)).isEqualTo(after);
             assertThat(after.lastId()).isGreaterThanOrEqualTo(before.lastId());
             for (Panel panel : after.panels()) {
-                boolean touched = before.panels().stream().noneMatch(p -> p.equals(panel));
+                boolean touched = before.panels().stream().noneMatch(p -> p.id().equals(panel.id()) && p.content().equals(panel.content()) && p.seat().equals(panel.seat()) && p.outline().equals(panel.outline()));
                 boolean held = panel.picture().map(own -> own.held()).orElse(false);
-                boolean placed = touched && !List.of("rename", "mirror-picture", "duplicate", "move-panels", "seat-panels", "align", "space", "traits", "group", "turn-panels", "mirror-panels", "paste").contains(kind);
+                boolean placed = touched && !List.of("rename", "mirror-picture", "duplicate", "move-panels", "seat-panels", "align", "space", "traits", "group", "turn-panels", "mirror-panels", "paste", "set-look", "move-layer", "add-layer", "set-words", "set-wash", "set-plate").contains(kind);
                 boolean byRule = panel.picture().map(own -> own.fit() != Fit.FREE).orElse(false);
                 if (placed && held && !byRule) assertThat(PanelState.of(after, panel)).isNotEqualTo(PanelState.BARE);
             }

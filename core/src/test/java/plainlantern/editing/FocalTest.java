@@ -15,6 +15,7 @@ import plainlantern.fitting.Coverage;
 import plainlantern.fitting.FocalPlace;
 import plainlantern.fitting.Sitting;
 import plainlantern.fitting.Vistas;
+import plainlantern.geometry.Typed;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
@@ -55,7 +56,7 @@ class FocalTest {
     void itComesToTheNearestPlace(@ForAll @DoubleRange(min = 0, max = 1) double x, @ForAll @DoubleRange(min = 0, max = 1) double y, @ForAll FocalPlace place) {
         Sheet free = after(sheet(x, y), "{'kind':'hold-covered','panels':['p1'],'held':false}");
         Point was = focal(free);
-        Sheet brought = new PlaceFocal(List.of("p1"), place, false).apply(free);
+        Sheet brought = new PlaceFocal(List.of("p1"), place, false, Typed.FRONTMOST).apply(free);
         Point is = focal(brought);
         double[] shares = place == FocalPlace.CENTRE ? new double[] {0.5} : place == FocalPlace.THIRDS ? new double[] {1 / 3.0, 2 / 3.0} : new double[] {1 / 6.0, 0.5, 5 / 6.0};
         Box box = free.panel("p1").ownPath().bounds();

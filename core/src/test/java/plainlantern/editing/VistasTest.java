@@ -42,7 +42,7 @@ class VistasTest {
     }
 
     private static Affine pixels(Sheet sheet, String panel) {
-        return ((Scene.PictureItem) Scene.items(sheet, sheet.panel(panel)).get(0)).pixelsToSheet();
+        return ((Scene.PictureLayer) Scene.item(sheet, sheet.panel(panel)).layers().get(0)).pixelsToSheet();
     }
 
     private static void same(Affine one, Affine other) {

@@ -15,9 +15,11 @@ import plainlantern.geometry.Unit;
 import plainlantern.outline.Ellipse;
 import plainlantern.outline.Rectangle;
 import plainlantern.sheet.Content.OwnPicture;
+import plainlantern.sheet.Finish;
 import plainlantern.sheet.Fit;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Placement;
+import plainlantern.sheet.Role;
 import plainlantern.sheet.Seat;
 import plainlantern.sheet.Sheet;
 
@@ -25,8 +27,8 @@ class RefitTest {
     private static final Sheet SHEET = new ShelvePictures(List.of(Sheets.DAWN)).apply(Sheet.empty("s", Unit.MM, 300, 300, 300));
 
     private static Panel panel(double width, double height, Fit fit, Placement placement, boolean held) {
-        return new Panel("p1", "Centre", false, false, "", Rectangle.SHARP, Seat.upright(new Point(100, 100), width, height),
-                List.of(new OwnPicture(Sheets.DAWN.id(), fit, placement, held)));
+        return new Panel("p1", "Centre", false, false, Role.PANEL, "", Rectangle.SHARP, Seat.upright(new Point(100, 100), width, height),
+                List.of(new OwnPicture(Sheets.DAWN.id(), fit, placement, held)), Finish.NONE);
     }
 
     private static Coverage coverage(Panel panel) {

@@ -73,6 +73,19 @@ class SittingTest {
         assertThat(sitting.covering(moved).centre().x()).isCloseTo(25, within(1e-9));
     }
 
+    /** A picture of 150 mm by 100 mm moved by 35 mm leaves 10 mm bare at the side it comes from, upright as level. */
+    @Test
+    void theWorstSideIsNamed() {
+        for (int turn = 0; turn < 4; turn++) {
+            boolean level = turn % 2 == 0;
+            Sitting sitting = new Sitting(SQUARE, level ? 300 : 200, level ? 200 : 300);
+            double by = turn < 2 ? 35 : -35;
+            Coverage bare = Coverage.of(sitting, sitting.fitted(Fit.COVER, 0, false, 300).at(level ? new Point(by, 0) : new Point(0, by)));
+            assertThat(bare.missing()).isCloseTo(10, within(1e-9));
+            assertThat(bare.worst()).isEqualTo(new String[] {"left", "top", "right", "bottom"}[turn]);
+        }
+    }
+
     /** Common practice: 3/4 in at 300 ppi is 225 px, so 225 px over 19.05 mm print at 300 ppi. */
     @Test
     void effectivePpi() {

@@ -7,7 +7,10 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.File;
 import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.time.LocalDateTime;
 import java.util.Arrays;
 import java.util.Base64;
 import java.util.zip.CRC32;
@@ -116,5 +119,52 @@ class PictureReaderTest {
         crc.update(png, 12, 17);
         head.putInt(29, (int) crc.getValue());
         assertThatThrownBy(() -> PictureReader.inspect("wide.png", png)).hasMessageContaining("400 megapixels; at most 250");
+    }
+
+    /** ICC.1: a wide-gamut JPEG, a CMYK one, 16 bits a channel as PNG and TIFF come in with the colours that libvips gives them in sRGB. */
+    @ParameterizedTest
+    @CsvSource({"p3.jpg,1.5", "cmyk.jpg,3", "deep.png,0.6", "deep.tif,0.6"})
+    void coloursComeInRight(String name, double tolerance, @TempDir File folder) throws Exception {
+        ImageIO.write(Painted.scene(300, 200, BufferedImage.TYPE_3BYTE_BGR), "png", new File(folder, "in.png"));
+        String to = name.endsWith("jpg") ? name + "[Q=98]" : name;
+        if (name.startsWith("deep")) Painted.run(folder, "vips", "colourspace", "in.png", to, "rgb16");
+        else Painted.run(folder, "vips", "icc_transform", "in.png", to, name.substring(0, name.indexOf('.')), "--input-profile", "srgb", "--intent", "relative");
+        Painted.run(folder, "vips", name.startsWith("deep") ? "colourspace" : "icc_transform", name, "theirs.png", "srgb");
+        BufferedImage ours = read(name, Files.readAllBytes(folder.toPath().resolve(name)));
+        BufferedImage theirs = ImageIO.read(new File(folder, "theirs.png"));
+        assertThat(Painted.difference(ours, theirs)).isLessThan(tolerance);
+        BufferedImage original = ImageIO.read(new File(folder, "in.png"));
+        if (name.startsWith("deep")) assertThat(Painted.difference(ours, original)).isLessThan(0.6);
+    }
+
+    /** EXIF 2.32, tag 0x9003 in the Exif IFD (tag 0x8769); a date that makes no sense says nothing. */
+    @Test
+    void itIsKnownWhenAPictureWasTaken() {
+        byte[] jpeg = Encoder.jpeg(Painted.scene(60, 40, BufferedImage.TYPE_3BYTE_BGR), 0.9f, 72);
+        assertThat(PictureReader.inspect("in.jpg", jpeg).taken()).isEmpty();
+        assertThat(PictureReader.inspect("in.jpg", taken(jpeg, "2026:05:01 06:12:30")).taken()).contains(LocalDateTime.of(2026, 5, 1, 6, 12, 30));
+        assertThat(PictureReader.inspect("in.jpg", taken(jpeg, "0000:00:00 00:00:00")).taken()).isEmpty();
+    }
+
+    private static byte[] taken(byte[] jpeg, String when) {
+        ByteBuffer out = ByteBuffer.allocate(jpeg.length + 74).order(ByteOrder.LITTLE_ENDIAN);
+        out.put(jpeg, 0, 2).put(new byte[] {(byte) 0xFF, (byte) 0xE1, 0, 72}).put("Exif\0\0II".getBytes(StandardCharsets.US_ASCII)).putShort((short) 42).putInt(8);
+        out.putShort((short) 1).putShort((short) 0x8769).putShort((short) 4).putInt(1).putInt(26).putInt(0);
+        out.putShort((short) 1).putShort((short) 0x9003).putShort((short) 2).putInt(20).putInt(44).putInt(0);
+        return out.put((when + "\0").getBytes(StandardCharsets.US_ASCII)).put(jpeg, 2, jpeg.length - 2).array();
+    }
+
+    /** Panoramas of one to fifty and single pixels are pictures like others, previews and all. */
+    @ParameterizedTest
+    @CsvSource({"5000,100", "100,5000", "1,1", "3,1"})
+    void extremeShapesAreRead(int width, int height) {
+        byte[] png = Painted.encoded(Painted.scene(width, height, BufferedImage.TYPE_3BYTE_BGR), "png");
+        BufferedImage image = read("wide.png", png);
+        assertThat(image.getWidth()).isEqualTo(width);
+        Previews.of(image).forEach((level, data) -> {
+            PictureFile preview = PictureReader.inspect("preview", data);
+            assertThat(Math.max(preview.width(), preview.height())).isEqualTo(Math.min(level.side(), Math.max(width, height)));
+            assertThat(Math.min(preview.width(), preview.height())).isPositive();
+        });
     }
 }

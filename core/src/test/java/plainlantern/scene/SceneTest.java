@@ -22,8 +22,10 @@ import plainlantern.geometry.Point;
 import plainlantern.geometry.Unit;
 import plainlantern.rendering.BoardPainter;
 import plainlantern.rendering.SvgPainter;
-import plainlantern.scene.Scene.PictureItem;
+import plainlantern.scene.Scene.PictureLayer;
+import plainlantern.sheet.Content;
 import plainlantern.sheet.Panel;
+import plainlantern.sheet.Paper;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
 import tools.jackson.databind.JsonNode;
@@ -51,7 +53,7 @@ class SceneTest {
         Sheet sheet = Sheets.after(new ShelvePictures(List.of(Sheets.DAWN)).apply(Sheet.empty("s", Unit.MM, 100, 100, 300)),
                 "{'kind':'add-panel','outline':{'kind':'ellipse'}}", "{'kind':'seat-panels','panels':['p1'],'left':10,'top':20,'width':30,'height':20}",
                 "{'kind':'fill','panels':['p1'],'picture':'" + Sheets.DAWN.id() + "'}");
-        PictureItem item = (PictureItem) Scene.of(sheet).items().get(0);
+        PictureLayer item = (PictureLayer) Scene.of(sheet).items().get(0).layers().get(0);
         assertThat(item.covers()).isTrue();
         Point middle = item.pixelsToSheet().apply(new Point(3000, 2000));
         assertThat(middle.x()).isCloseTo(25, within(1e-9));
@@ -62,13 +64,12 @@ class SceneTest {
     /** Every sheet's SVG is well-formed and paints its pictures from back to front, names and all. */
     @Property(tries = 60)
     void svgIsWellFormedAndInOrder(@ForAll("sheets") Sheet sheet) {
-        Element svg = parsed(SvgPainter.document(Scene.of(sheet), id -> "p?a=1&amp;b=" + id));
+        Element svg = parsed(SvgPainter.document(Scene.of(sheet.withPaper(new Paper.None())), layer -> "p?a=1&amp;b=" + layer.picture()));
         var images = svg.getElementsByTagName("image");
-        List<Panel> shown = sheet.panels().stream().filter(p -> !p.hidden() && p.picture().isPresent()).toList();
-        assertThat(images.getLength()).isEqualTo(shown.size());
-        for (int i = 0; i < shown.size(); i++) {
-            assertThat(((Element) images.item(i)).getAttribute("data-picture")).isEqualTo(shown.get(i).picture().orElseThrow().picture());
-        }
+        List<Panel> shown = sheet.panels().stream().filter(p -> !p.hidden() && Scene.paints(p)).toList();
+        List<Content.OwnPicture> pictures = shown.stream().flatMap(p -> p.content().stream()).filter(Content.OwnPicture.class::isInstance).map(Content.OwnPicture.class::cast).toList();
+        assertThat(images.getLength()).isEqualTo(pictures.size());
+        for (int i = 0; i < pictures.size(); i++) assertThat(((Element) images.item(i)).getAttribute("data-picture")).isEqualTo(pictures.get(i).picture());
         assertThat(svg.getElementsByTagName("clipPath").getLength()).isEqualTo(shown.size());
     }
 
@@ -83,7 +84,7 @@ class SceneTest {
             assertThat(numbers.path("name").asString("")).isEqualTo(odd.name());
             assertThat(numbers.path("bounds").path(2).asDouble(0)).isEqualTo(odd.boundsOnSheet().right());
             assertThat(group.getAttribute("class")).contains(PanelState.of(with, odd).label());
-            PanelState.coverage(with, odd).ifPresent(c -> sameSlack(numbers.path("picture"), c));
+            PanelState.coverage(with, odd).ifPresent(c -> sameSlack(numbers.path("pictures").path(numbers.path("front").asString("")), c));
         }
     }
 

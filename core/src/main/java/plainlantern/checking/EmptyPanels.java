@@ -1,0 +1,16 @@
+package plainlantern.checking;
+
+import java.util.List;
+
+/** Panels that show nothing. */
+final class EmptyPanels implements Check {
+    @Override
+    public String title() {
+        return "Empty panels";
+    }
+
+    @Override
+    public List<Fault> find(Checked checked) {
+        return checked.panels().stream().filter(p -> p.role().takesPictures() && p.content().isEmpty()).map(p -> checked.fault(Weight.WARNING, p, p.name() + " is empty.")).toList();
+    }
+}

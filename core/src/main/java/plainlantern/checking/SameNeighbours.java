@@ -1,0 +1,33 @@
+package plainlantern.checking;
+
+import java.util.ArrayList;
+import java.util.List;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Role;
+
+/** The same picture in two panels side by side. */
+final class SameNeighbours implements Check {
+    @Override
+    public String title() {
+        return "Twins side by side";
+    }
+
+    /** Neighbours are at most this share of the smaller side of theirs apart. */
+    private static final double APART = 0.25;
+
+    @Override
+    public List<Fault> find(Checked checked) {
+        List<Panel> panels = checked.panels().stream().filter(p -> p.role() == Role.PANEL && p.picture().isPresent()).toList();
+        List<Fault> faults = new ArrayList<>();
+        for (int i = 0; i < panels.size(); i++) {
+            for (int j = i + 1; j < panels.size(); j++) {
+                Panel a = panels.get(i);
+                Panel b = panels.get(j);
+                if (!a.picture().get().picture().equals(b.picture().get().picture())) continue;
+                if (!checked.box(a).grown(APART * Math.min(checked.box(a).shorter(), checked.box(b).shorter())).meets(checked.box(b))) continue;
+                faults.add(checked.fault(Weight.NOTE, b, a.name() + " and " + b.name() + " show the same picture side by side."));
+            }
+        }
+        return faults;
+    }
+}

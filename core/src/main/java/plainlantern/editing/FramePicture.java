@@ -1,0 +1,47 @@
+package plainlantern.editing;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import plainlantern.geometry.Point;
+import plainlantern.outline.Ellipse;
+import plainlantern.outline.Outline;
+import plainlantern.outline.Rectangle;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Picture;
+import plainlantern.sheet.Seat;
+import plainlantern.sheet.Sheet;
+
+/**
+ * Makes a panel of a picture: the form appears around it, as large as the picture at half of the sheet, and trims it; or a float, whole, without one.
+ *
+ * @param outline absent for a float
+ * @param x the panel's middle on the sheet, mm; absent means the sheet's middle
+ * @param y likewise
+ */
+@JsonTypeName("frame-picture")
+public record FramePicture(String picture, Optional<Outline> outline, OptionalDouble x, OptionalDouble y) implements Edit {
+    @Override
+    public Sheet apply(Sheet before) {
+        Picture chosen = before.picture(picture);
+        double scale = Math.min(before.width() / chosen.width(), before.height() / chosen.height()) / 2;
+        double across = Math.max(Seat.THINNEST, chosen.width() * scale);
+        double down = Math.max(Seat.THINNEST, chosen.height() * scale);
+        // A regular form keeps its own proportions within the picture's.
+        Outline form = outline.orElse(Rectangle.SHARP);
+        double aspect = form.aspect();
+        if (!(form instanceof Rectangle) && !(form instanceof Ellipse)) {
+            across = Math.min(across, down * aspect);
+            down = across / aspect;
+        }
+        Point middle = new Point(x.orElse(before.width() / 2), y.orElse(before.height() / 2));
+        int number = before.lastId() + 1;
+        Panel framed = FillPanels.filled(before, Panel.empty("p" + number, chosen.name(), form, Seat.upright(middle, across, down)), chosen);
+        return before.adding(outline.isPresent() ? framed : framed.afloat());
+    }
+
+    @Override
+    public String title(Sheet before) {
+        return (outline.isPresent() ? "Panel of " : "Float: ") + before.picture(picture).name();
+    }
+}

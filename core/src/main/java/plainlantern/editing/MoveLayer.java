@@ -1,0 +1,34 @@
+package plainlantern.editing;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalInt;
+import plainlantern.geometry.Typed;
+import plainlantern.sheet.Content;
+import plainlantern.sheet.Sheet;
+
+/**
+ * Puts a layer of panels at another depth, or takes it out.
+ *
+ * @param to its place afterwards, 0 hindmost, the front one at most; absent takes it out
+ */
+@JsonTypeName("move-layer")
+public record MoveLayer(List<String> panels, @Typed.Layer int layer, OptionalInt to) implements Edit {
+    @Override
+    public Sheet apply(Sheet before) {
+        Layers.changing(before, panels, layer, Content.class, content -> content);
+        return before.changing(panels, p -> {
+            if (!Layers.has(p, layer, Content.class)) return p;
+            List<Content> layers = new ArrayList<>(p.content());
+            Content moved = layers.remove(layer);
+            if (to.isPresent()) layers.add(Math.max(0, Math.min(layers.size(), to.getAsInt())), moved);
+            return p.withContent(layers);
+        });
+    }
+
+    @Override
+    public String title(Sheet before) {
+        return Titles.of(to.isPresent() ? "Depth of a layer" : "Take a layer out", before, panels);
+    }
+}

@@ -1,0 +1,82 @@
+package plainlantern.editing;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.List;
+import java.util.Optional;
+import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Box;
+import plainlantern.geometry.Typed;
+import plainlantern.geometry.Unit;
+import plainlantern.pattern.Pattern;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Picture;
+import plainlantern.sheet.Seat;
+import plainlantern.sheet.Sheet;
+
+/**
+ * Splits one picture into new panels by a pattern and puts it behind them as a vista, in one step. On a pixel sheet the edges of upright panels
+ * come to lie on whole pixels; what remains is spread one pixel at a time.
+ *
+ * @param whole whether the pattern takes the picture's proportions within the margins, so that nothing of it is cut away; else it fills them
+ */
+@JsonTypeName("split-picture")
+public record SplitPicture(String picture, Pattern pattern, @Typed.Switch boolean whole) implements Edit {
+    @Override
+    public Sheet apply(Sheet before) {
+        Picture chosen = before.picture(picture);
+        boolean free = before.panels().stream().allMatch(p -> p.content().isEmpty());
+        LayOut lay = new LayOut(pattern, free ? LayOut.Where.REPLACE : LayOut.Where.ADD, List.of(), Optional.empty(), Optional.of(box(before)), false);
+        Sheet laid = lay.apply(before);
+        List<String> panels = laid.layouts().get(laid.layouts().size() - 1).panels();
+        Sheet snapped = before.unit() == Unit.PX ? laid.changing(panels, p -> onPixels(p, Unit.PX.inMm(before.ppi()))) : laid;
+        return panels.size() > 1 ? new MakeVista(panels, chosen.id()).apply(snapped) : new FillPanels(panels, chosen.id()).apply(snapped);
+    }
+
+    /** Where the pattern is laid: in the middle of what the margins leave. */
+    private Box box(Sheet sheet) {
+        Box area = sheet.area().orElseThrow(() -> new BadInput("left", "These margins leave nothing of the sheet."));
+        if (!whole) return area;
+        Picture chosen = sheet.picture(picture);
+        double scale = Math.min(area.width() / chosen.width(), area.height() / chosen.height());
+        return Box.around(area.centre(), chosen.width() * scale, chosen.height() * scale);
+    }
+
+    /** How many panels splitting so makes, what it loses of the picture or leaves of the sheet, and what would be better. */
+    public String says(Sheet sheet, Sheet after) {
+        int count = after.layouts().get(after.layouts().size() - 1).panels().size();
+        return (count == 1 ? "1 panel. " : count + " panels. ") + loss(sheet);
+    }
+
+    private String loss(Sheet sheet) {
+        Picture chosen = sheet.picture(picture);
+        Box area = sheet.area().orElse(sheet.bounds());
+        double share = (double) chosen.width() / chosen.height() / (area.width() / area.height());
+        double cut = 1 - Math.min(share, 1 / share);
+        double free = share > 1 ? area.height() - area.width() / chosen.width() * chosen.height() : area.width() - area.height() / chosen.height() * chosen.width();
+        String places = share > 1 ? " above and below together." : " left and right together.";
+        String left = sheet.length(free) + " stay free" + places;
+        if (cut < 0.005) return "The picture fits the margins as it is.";
+        String percent = Math.round(cut * 100) + " % of the picture";
+        if (whole) return "Nothing is cut away; " + left;
+        return percent + " is cut away" + (cut > 0.2 ? ": it is " + (share > 1 ? "much wider" : "much higher") + " than the margins. The whole picture fits better; " + left
+                : ". The whole picture would lose nothing; " + left);
+    }
+
+    private static Panel onPixels(Panel panel, double px) {
+        Seat seat = panel.seat();
+        if (seat.turn() != 0) return panel;
+        Box box = Box.around(seat.centre(), seat.width(), seat.height());
+        Box snapped = Box.between(onPixel(box.x(), px), onPixel(box.y(), px), onPixel(box.right(), px), onPixel(box.bottom(), px));
+        return panel.withSeat(seat.sized(Math.max(px, snapped.width()), Math.max(px, snapped.height())).at(snapped.centre()));
+    }
+
+    /** Halves go up, whatever the last bit says. */
+    private static double onPixel(double mm, double px) {
+        return Math.floor(mm / px + 0.5 + 1e-7) * px;
+    }
+
+    @Override
+    public String title(Sheet before) {
+        return "Split " + before.picture(picture).name();
+    }
+}

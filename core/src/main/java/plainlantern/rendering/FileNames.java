@@ -1,0 +1,39 @@
+package plainlantern.rendering;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import plainlantern.scene.Page;
+
+/** What delivered files are called: a pattern in which {sheet}, {panel} and {n}, the page's number, are filled in. */
+public final class FileNames {
+    public static final String USUAL = "{sheet}_{panel}_{n}";
+    private static final int LONGEST = 120;
+
+    private FileNames() {}
+
+    /** One for each page, without an extension; no two are the same in any spelling, and every file system takes them. */
+    static List<String> of(String pattern, List<Page> pages) {
+        int digits = Integer.toString(pages.size()).length();
+        List<String> names = new ArrayList<>();
+        Set<String> taken = new HashSet<>();
+        for (int i = 0; i < pages.size(); i++) {
+            Page page = pages.get(i);
+            String number = String.format(Locale.ROOT, "%0" + digits + "d", i + 1);
+            String name = safe((pattern.isBlank() ? USUAL : pattern).replace("{n}", number).replace("{sheet}", page.sheet()).replace("{panel}", page.name()));
+            String free = name;
+            for (int n = 2; !taken.add(free.toLowerCase(Locale.ROOT)); n++) free = name + "-" + n;
+            names.add(free);
+        }
+        return names;
+    }
+
+    /** A name without what some file system refuses. */
+    public static String safe(String name) {
+        String safe = name.replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]", "-").strip().replaceAll("^[.]+|[. ]+$", "");
+        if (safe.isEmpty()) safe = "sheet";
+        return safe.length() > LONGEST ? safe.substring(0, LONGEST) : safe;
+    }
+}

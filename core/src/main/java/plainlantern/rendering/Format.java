@@ -1,0 +1,46 @@
+package plainlantern.rendering;
+
+import com.fasterxml.jackson.annotation.JsonCreator;
+import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Choice;
+
+/** The formats that are delivered. */
+public enum Format implements Choice {
+    PNG("PNG", "image/png", "png"), JPEG("JPEG", "image/jpeg", "jpg"), TIFF("TIFF", "image/tiff", "tif"), WEBP("WebP", "image/webp", "webp"),
+    PDF("PDF", "application/pdf", "pdf"), SVG("SVG", "image/svg+xml", "svg"), OPENRASTER("Layers", "image/openraster", "ora");
+
+    private final String title;
+    private final String mediaType;
+    private final String extension;
+
+    Format(String title, String mediaType, String extension) {
+        this.title = title;
+        this.mediaType = mediaType;
+        this.extension = extension;
+    }
+
+    /** What people call it. */
+    public String title() {
+        return title;
+    }
+
+    public String mediaType() {
+        return mediaType;
+    }
+
+    public String extension() {
+        return extension;
+    }
+
+    /** Whether all of it is pixels. */
+    public boolean pixels() {
+        return this != PDF && this != SVG;
+    }
+
+    /** The format called that, in any case; throws {@link BadInput}. */
+    @JsonCreator
+    public static Format of(String name) {
+        for (Format format : values()) if (format.name().equalsIgnoreCase(name)) return format;
+        throw new BadInput("format", "“" + name + "” cannot be delivered. PNG, JPEG, TIFF, WebP, PDF, SVG and OpenRaster can.");
+    }
+}

@@ -1,0 +1,89 @@
+package plainlantern.rendering;
+
+import java.awt.image.BufferedImage;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import plainlantern.geometry.Unit;
+import plainlantern.picture.Backdrop;
+import plainlantern.picture.Encoder;
+import plainlantern.picture.FileKind;
+import plainlantern.picture.Orientation;
+import plainlantern.picture.PictureFile;
+import plainlantern.picture.PictureReader;
+import plainlantern.picture.PictureSource;
+import plainlantern.picture.Resample;
+import plainlantern.scene.Scene;
+import plainlantern.scene.Scene.Item;
+import plainlantern.scene.Scene.PictureLayer;
+
+/**
+ * The pictures of a delivery that is not all pixels: each is put into the file once, however often it is seen, with no more pixels an
+ * inch than are wanted where it is seen largest.
+ */
+final class Placed {
+    private final double ppi;
+    private final PictureSource pictures;
+
+    /** @param ppi the most pixels an inch on the sheet */
+    Placed(double ppi, PictureSource pictures) {
+        this.ppi = ppi;
+        this.pictures = pictures;
+    }
+
+    /** Each picture of scenes where it is seen largest, by its key. */
+    static Map<String, PictureLayer> largest(List<Scene> scenes) {
+        Map<String, PictureLayer> largest = new LinkedHashMap<>();
+        for (Scene scene : scenes) {
+            List<Item> items = new ArrayList<>(scene.items());
+            scene.paper().ifPresent(items::add);
+            for (Item item : items) {
+                for (Scene.Layer layer : item.layers()) if (layer instanceof PictureLayer picture) largest.merge(key(picture), picture, (a, b) -> scale(a) >= scale(b) ? a : b);
+            }
+        }
+        return largest;
+    }
+
+    /** What tells a picture from another: its file and what is taken out of it. */
+    static String key(PictureLayer layer) {
+        return layer.picture() + layer.clear().map(Object::toString).orElse("");
+    }
+
+    /** Millimetres a pixel, along the longer of its axes. */
+    private static double scale(PictureLayer layer) {
+        return Math.max(layer.pixelsToSheet().xScale(), layer.pixelsToSheet().yScale());
+    }
+
+    /** How many of the picture's own pixels are wanted along each side, as a share, 1 at most. */
+    double share(PictureLayer layer) {
+        return Math.min(1, scale(layer) * ppi / Unit.MM_PER_INCH);
+    }
+
+    /** The picture's own file where that can stand as it is: an upright sRGB JPEG of three colours, all of whose pixels are wanted, nothing taken out of it. */
+    Optional<byte[]> untouched(PictureLayer layer) {
+        if (share(layer) < 1 || layer.clear().isPresent()) return Optional.empty();
+        return pictures.original(layer.picture()).filter(bytes -> FileKind.of(bytes).orElse(null) == FileKind.JPEG).filter(bytes -> {
+            PictureFile file = PictureReader.inspect("picture", bytes);
+            return file.srgb() && file.orientation() == Orientation.TOP_LEFT && file.width() == layer.width() && file.height() == layer.height();
+        });
+    }
+
+    /** Its pixels, as many as are wanted. */
+    BufferedImage sized(PictureLayer layer) {
+        double share = share(layer);
+        BufferedImage image = pictures.image(layer.picture(), share);
+        int width = (int) Math.ceil(layer.width() * share);
+        BufferedImage sized = width < image.getWidth() ? Resample.toSize(image, Math.max(1, width), (int) Math.max(1, Math.ceil(layer.height() * share))) : image;
+        return layer.clear().map(clear -> Backdrop.removed(clear, sized)).orElse(sized);
+    }
+
+    /** A file of it: its own where that can stand, PNG where parts are clear, else JPEG. */
+    byte[] file(PictureLayer layer, int quality) {
+        return untouched(layer).orElseGet(() -> {
+            BufferedImage seen = sized(layer);
+            return seen.getColorModel().hasAlpha() ? Encoder.png(seen, 72) : Encoder.jpeg(seen, quality / 100f, 72);
+        });
+    }
+}

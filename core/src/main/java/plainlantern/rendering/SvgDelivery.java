@@ -1,0 +1,67 @@
+package plainlantern.rendering;
+
+import java.net.URI;
+import java.net.URISyntaxException;
+import java.util.Base64;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import plainlantern.lettering.Typeface;
+import plainlantern.picture.FileKind;
+import plainlantern.picture.PictureSource;
+import plainlantern.scene.Page;
+import plainlantern.scene.Scene;
+import plainlantern.scene.Scene.LettersLayer;
+
+/**
+ * A page as SVG (SVG 2, CSS Compositing for blend modes): forms stay outlines, words text or outlines, every picture is there once.
+ *
+ * @param pictures the files beside it, by their names, where its pictures are linked
+ */
+record SvgDelivery(String document, Map<String, byte[]> pictures) {
+    /** @param folder what the linked files' names begin with */
+    static SvgDelivery of(Delivery delivery, Page page, PictureSource source, String folder) {
+        Scene scene = delivery.scene(page);
+        Placed placed = new Placed(delivery.ppi() * delivery.scale(), source);
+        StringBuilder definitions = new StringBuilder();
+        Map<String, String> names = new LinkedHashMap<>();
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        Placed.largest(List.of(scene)).forEach((key, layer) -> {
+            String name = "picture-" + names.size();
+            names.put(key, "#" + name);
+            byte[] file = placed.file(layer, delivery.quality());
+            FileKind kind = FileKind.of(file).orElseThrow();
+            String linked = folder + names.size() + "." + kind.extension();
+            if (delivery.linked()) files.put(linked, file);
+            definitions.append("<image id=\"").append(name).append("\" width=\"").append(layer.width()).append("\" height=\"").append(layer.height()).append("\" preserveAspectRatio=\"none\" href=\"")
+                    .append(delivery.linked() ? address(linked) : "data:" + kind.mediaType() + ";base64," + Base64.getEncoder().encodeToString(file)).append("\"/>");
+        });
+        if (delivery.live()) fonts(scene, definitions);
+        String defs = definitions.isEmpty() ? "" : "<defs>" + definitions + "</defs>";
+        return new SvgDelivery(SvgPainter.document(scene, page.box(), delivery.scale(), layer -> names.get(Placed.key(layer)), defs, delivery.live()), files);
+    }
+
+    /** As an address relative to the document (RFC 3986). */
+    private static String address(String path) {
+        try {
+            return new URI(null, null, path, null).toASCIIString().replace("&", "%26");
+        } catch (URISyntaxException e) {
+            throw new IllegalArgumentException(path, e);
+        }
+    }
+
+    private static void fonts(Scene scene, StringBuilder out) {
+        Set<Typeface> used = new LinkedHashSet<>();
+        for (Scene.Item item : scene.items()) {
+            for (Scene.Layer layer : item.layers()) if (layer instanceof LettersLayer letters) used.add(letters.words().style().typeface());
+        }
+        if (used.isEmpty()) return;
+        out.append("<style>");
+        for (Typeface typeface : used) {
+            out.append("@font-face{font-family:'").append(typeface.label()).append("';src:url(data:font/ttf;base64,").append(Base64.getEncoder().encodeToString(typeface.bytes())).append(")}");
+        }
+        out.append("</style>");
+    }
+}

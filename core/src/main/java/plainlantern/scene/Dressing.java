@@ -1,0 +1,101 @@
+package plainlantern.scene;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import plainlantern.geometry.Affine;
+import plainlantern.geometry.Path;
+import plainlantern.geometry.Point;
+import plainlantern.geometry.Polygons;
+import plainlantern.outline.Ellipse;
+import plainlantern.scene.Scene.Item;
+import plainlantern.scene.Scene.Layer;
+import plainlantern.scene.Scene.Line;
+import plainlantern.scene.Scene.PictureLayer;
+import plainlantern.scene.Scene.Shade;
+import plainlantern.scene.Scene.Soft;
+import plainlantern.scene.Scene.WashLayer;
+import plainlantern.scene.Scene.Within;
+import plainlantern.sheet.Finish;
+import plainlantern.sheet.Foot;
+import plainlantern.sheet.GroundShadow;
+import plainlantern.sheet.Look;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Rim;
+import plainlantern.sheet.Role;
+import plainlantern.sheet.Shadow;
+
+/** A panel's finish, resolved to what is painted around its layers. */
+final class Dressing {
+    private Dressing() {}
+
+    static Item item(Panel panel, List<Layer> layers) {
+        Finish finish = panel.finish();
+        Path form = panel.pathOnSheet();
+        boolean solid = finish.feather() == 0 && layers.stream().anyMatch(Dressing::solid);
+        List<Shade> shades = new ArrayList<>();
+        finish.ground().flatMap(ground -> ground(ground, panel.acting(-1), layers)).ifPresent(shades::add);
+        finish.shadow().ifPresent(shadow -> shades.add(shade(shadow, solid ? outer(form, finish.rim(), shadow.spread()) : Optional.empty())));
+        Optional<Shade> inner = finish.inner().map(shadow -> shade(shadow, solid ? Optional.of(grown(form, -shadow.spread(), Rim.Join.MITER)) : Optional.empty()));
+        // The curve's middle lies half the way in: two deviations reach from there to the edge and to full strength.
+        Optional<Soft> soft = finish.feather() == 0 ? Optional.empty() : Optional.of(new Soft(grown(form, -finish.feather() / 2, Rim.Join.ROUND), finish.feather() / 4));
+        return new Item(panel.id(), panel.name(), form, layers, soft, inner, finish.rim().flatMap(rim -> line(panel, rim)), shades, finish.look());
+    }
+
+    /** Whether it fills the form, and nothing can be seen through it. */
+    private static boolean solid(Layer layer) {
+        if (!layer.look().equals(Look.PLAIN)) return false;
+        if (layer instanceof PictureLayer picture) return picture.covers() && picture.foot().isEmpty() && picture.clear().isEmpty();
+        return layer instanceof WashLayer wash && wash.stops().stream().allMatch(s -> s.opacity() == 1);
+    }
+
+    private static Shade shade(Shadow shadow, Optional<Path> form) {
+        return new Shade(form.map(path -> path.mapped(Affine.move(shadow.offset()))), form.isPresent() ? 0 : shadow.spread(), shadow.offset(), shadow.deviation(),
+                shadow.colour(), shadow.opacity());
+    }
+
+    /** The form with its rim and so much more; absent where the rim leaves gaps beyond the form, so that what is painted has to tell. */
+    private static Optional<Path> outer(Path form, Optional<Rim> rim, double spread) {
+        double beyond = rim.map(r -> r.width() * r.side().beyond()).orElse(0.0);
+        if (beyond > 0 && rim.orElseThrow().dash() != Rim.Dash.SOLID) return Optional.empty();
+        return Optional.of(grown(form, beyond + spread, rim.map(Rim::join).orElse(Rim.Join.MITER)));
+    }
+
+    /** An empty path where nothing is left. */
+    private static Path grown(Path form, double by, Rim.Join join) {
+        if (by == 0) return form;
+        return (join == Rim.Join.MITER ? Polygons.grownSharp(form, by, Line.MITER_LIMIT) : Polygons.grown(form, by)).orElse(new Path(List.of()));
+    }
+
+    /** An ellipse under the foot of the frontmost picture, along the line on which that stands. */
+    private static Optional<Shade> ground(GroundShadow ground, int at, List<Layer> layers) {
+        if (at < 0 || !(layers.get(at) instanceof PictureLayer picture)) return Optional.empty();
+        Foot foot = picture.foot().orElse(new Foot(0, 1, 1));
+        Point left = picture.pixelsToSheet().apply(new Point(foot.left() * picture.width(), foot.down() * picture.height()));
+        Point right = picture.pixelsToSheet().apply(new Point(foot.right() * picture.width(), foot.down() * picture.height()));
+        Point way = left.x() <= right.x() ? right.minus(left) : left.minus(right);
+        double width = Math.hypot(way.x(), way.y()) * ground.width();
+        double height = width * ground.flatness();
+        if (!(width > 0)) return Optional.empty();
+        Affine map = Affine.move(left.plus(right).times(0.5)).after(Affine.turn(Math.toDegrees(Math.atan2(way.y(), way.x())))).after(Affine.move(0, ground.down() * height));
+        return Optional.of(new Shade(Optional.of(new Ellipse().path(width, height).mapped(map)), 0, Point.ORIGIN, ground.softness() * height, ground.colour(), ground.opacity()));
+    }
+
+    /**
+     * A centred rim is drawn along the form's edge; one inside or outside is drawn twice as wide and seen on that side only, so that its
+     * edge is the form's own. Dots would be halved so: they run along a path of their own, half a width away.
+     */
+    private static Optional<Line> line(Panel panel, Rim rim) {
+        List<Double> dashes = Arrays.stream(rim.dash().lengths(rim.width())).boxed().toList();
+        boolean dots = rim.dash() == Rim.Dash.DOTTED;
+        Rim.Ends ends = dots ? Rim.Ends.ROUND : rim.ends();
+        if (rim.side() == Rim.Side.CENTRED || panel.role() == Role.RULE) return Optional.of(new Line(panel.pathOnSheet(), rim.width(), rim.colour(), dashes, ends, rim.join(), Within.ALL));
+        boolean inside = rim.side() == Rim.Side.INSIDE;
+        if (dots) {
+            return Polygons.grown(panel.pathOnSheet(), inside ? -rim.width() / 2 : rim.width() / 2)
+                    .map(path -> new Line(path, rim.width(), rim.colour(), dashes, ends, rim.join(), Within.ALL));
+        }
+        return Optional.of(new Line(panel.pathOnSheet(), 2 * rim.width(), rim.colour(), dashes, ends, rim.join(), inside ? Within.FORM : Within.OUTSIDE));
+    }
+}

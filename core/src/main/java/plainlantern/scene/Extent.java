@@ -1,0 +1,20 @@
+package plainlantern.scene;
+
+import plainlantern.geometry.Choice;
+
+/** How much of a sheet is handed over. */
+public enum Extent implements Choice {
+    /** All of it. */
+    SHEET,
+    /** The selected elements, as far as they reach. */
+    SELECTION,
+    /** Each panel alone, upright, trimmed to its form and its rim; what is around it is clear. */
+    FORMS,
+    /** What each panel shows, upright, in its whole box: no form, no rim. */
+    BOXES;
+
+    /** Whether each panel is a page of its own. */
+    public boolean apart() {
+        return this == FORMS || this == BOXES;
+    }
+}

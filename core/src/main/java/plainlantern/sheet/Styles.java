@@ -1,0 +1,47 @@
+package plainlantern.sheet;
+
+import java.util.List;
+import java.util.Optional;
+import plainlantern.geometry.BadInput;
+
+/**
+ * What a sheet has under names, to be used again: its palette, and its finishes.
+ *
+ * @param lastId the highest number given to one of them so far
+ */
+public record Styles(List<Swatch> swatches, List<NamedFinish> finishes, int lastId) {
+    public static final Styles NONE = new Styles(List.of(), List.of(), 0);
+    public static final int MOST = 60;
+
+    public Styles {
+        swatches = List.copyOf(swatches);
+        finishes = List.copyOf(finishes);
+        BadInput.unless(swatches.size() <= MOST, "colour", "A palette holds at most " + MOST + " colours.");
+        BadInput.unless(finishes.size() <= MOST, "name", "A sheet keeps at most " + MOST + " finishes.");
+    }
+
+    public Optional<Swatch> swatch(String id) {
+        return swatches.stream().filter(s -> s.id().equals(id)).findFirst();
+    }
+
+    /** The finish with that id; throws {@link Gone} where there is none. */
+    public NamedFinish finish(String id) {
+        return finishes.stream().filter(f -> f.id().equals(id)).findFirst().orElseThrow(() -> new Gone("That finish is no longer on the sheet."));
+    }
+
+    public Styles withSwatches(List<Swatch> newSwatches) {
+        return withSwatches(newSwatches, lastId);
+    }
+
+    public Styles withFinishes(List<NamedFinish> newFinishes) {
+        return withFinishes(newFinishes, lastId);
+    }
+
+    public Styles withSwatches(List<Swatch> newSwatches, int newLastId) {
+        return new Styles(newSwatches, finishes, newLastId);
+    }
+
+    public Styles withFinishes(List<NamedFinish> newFinishes, int newLastId) {
+        return new Styles(swatches, newFinishes, newLastId);
+    }
+}
