@@ -7,17 +7,39 @@ const arrivals = [];
  */
 export const onBench = (selector, listener) => arrivals.push([selector, listener]);
 
+/** The drawing that waits until a press on the bench has ended: a button that is drawn anew under the pointer would not be clicked. */
+let waiting = null;
+let pressed = false;
+bench.addEventListener("pointerdown", () => (pressed = true));
+for (const end of ["pointerup", "pointercancel"]) {
+  window.addEventListener(end, () => setTimeout(() => {
+    pressed = false;
+    waiting?.();
+    waiting = null;
+  }), true);
+}
+
 /**
- * Draws the bench. A part that the server draws as before stays the node it is, where it is: nothing is lost that is
- * being typed, pressed or dragged there.
+ * Draws the bench, as soon as nothing on it is pressed. A part that the server draws as before stays the node it is, where
+ * it is: nothing is lost that is being typed or dragged there. Calls {@code more} where it needs to know more.
  */
-export function showBench(html) {
+export function showBench(html, more) {
+  waiting = null;
+  const draw = () => drawn(html) || more();
+  if (pressed) waiting = draw;
+  else draw();
+}
+
+/** False where a part is told to be as before that is not there. */
+function drawn(html) {
   const holder = document.createElement("template");
   holder.innerHTML = html;
   const next = parts(holder.content);
-  next.forEach((part) => (part.source = part.outerHTML));
   const now = parts(bench);
   const same = bench.querySelector(".open .stage")?.dataset.stage === holder.content.querySelector(".open .stage").dataset.stage;
+  // A part that is told to be the same as before stays; where there is none, all must be asked for.
+  for (const [name, part] of next) if ("same" in part.dataset && !(same && now.has(name))) return false;
+  next.forEach((part) => (part.source = part.outerHTML));
   if (same && now.size && next.size) exchange(now, next);
   else bench.replaceChildren(holder.content);
   const fresh = [...next.values()].filter((part) => part.isConnected);
@@ -28,7 +50,14 @@ export function showBench(html) {
       if (found) listener(found);
     }
   }
+  for (const [name, part] of next) if ("same" in part.dataset) kin.get(name)?.(part);
+  return true;
 }
+
+const kin = new Map();
+
+/** Calls back when a part stays as it is, with what is told about it. */
+export const onSame = (name, listener) => kin.set(name, listener);
 
 /** What a person opened or typed that belongs to no panel stays when its part is drawn anew. */
 const kept = new Map(JSON.parse(sessionStorage.getItem("lantern.bench") || "[]"));
@@ -58,18 +87,45 @@ function exchange(now, next) {
   let after = body.querySelector("[data-part]");
   for (const [name, part] of next) {
     const old = now.get(name);
-    if (old?.source === part.source) {
+    if (old?.source === part.source || "same" in part.dataset) {
       after = old.nextElementSibling;
     } else if (old) {
-      const place = [...old.querySelectorAll("input, button")].indexOf(focused);
       after = old.nextElementSibling;
+      const [held, heir] = old.contains(focused) ? [typed.has(focused), alike(old, part, focused)] : [];
+      typed.delete(focused);
       old.replaceWith(part);
-      if (place >= 0) part.querySelectorAll("input, button")[place]?.focus({ preventScroll: true });
+      heir?.focus({ preventScroll: true });
+      if (held && heir) resume(heir, focused);
     } else {
       body.insertBefore(part, after);
     }
   }
   for (const [name, old] of now) if (!next.has(name)) old.remove();
+}
+
+/** What tells a field or button from the others of its part, whatever its value. */
+const identity = ({ tagName, id, name, dataset: { args, ...data } }) => JSON.stringify([tagName, id, name, data]);
+
+/** The same field or button in a part drawn anew; none where that part has another set of its kind. */
+function alike(old, part, focused) {
+  const [before, now] = [old, part].map((where) => [...where.querySelectorAll("input, button, select, textarea")].filter((field) => identity(field) === identity(focused)));
+  return before.length === now.length ? now[before.indexOf(focused)] : undefined;
+}
+
+/** Fields that hold what nobody has sent yet. */
+const typed = new WeakSet();
+bench.addEventListener("input", ({ target }) => typed.add(target));
+bench.addEventListener("change", ({ target }) => typed.delete(target), true);
+
+/** Goes on with what was being typed when a field was drawn anew; leaving the field sends it, as it would have. */
+function resume(field, was) {
+  if (!was.matches("textarea, [type=text], input:not([type])")) return;
+  field.value = was.value;
+  field.setSelectionRange(was.selectionStart, was.selectionEnd);
+  typed.add(field);
+  field.addEventListener("blur", () => {
+    if (typed.delete(field) && field.value !== field.defaultValue) field.dispatchEvent(new Event("change", { bubbles: true }));
+  }, { once: true });
 }
 
 const parts = (root) => new Map([...root.querySelectorAll("[data-part]")].map((part) => [part.dataset.part, part]));

@@ -2,6 +2,7 @@
 import { sheet, select, ids, changed } from "./sheet.js";
 import { edit, fetchBench } from "./server.js";
 import { clearProblems } from "./bench-parts.js";
+import { aim, subject } from "./lit.js";
 
 const bench = document.getElementById("bench");
 
@@ -24,10 +25,14 @@ export function step(by) {
   select([all[at < 0 ? (by > 0 ? 0 : all.length - 1) : (at + by + all.length) % all.length]]);
 }
 
-const WHOLE = ["move-picture", "centre-picture", "zoom-picture", "turn-picture", "mirror-picture", "cover-again", "hold-covered", "place-focal"];
+const PICTURE = ["move-picture", "centre-picture", "zoom-picture", "turn-picture", "mirror-picture", "cover-again", "hold-covered", "place-focal"];
 
 function target(name) {
-  if (WHOLE.includes(name)) return { panels: sheet.selected, whole: sheet.whole };
+  if (name === "back-vista") return {};
+  if (name === "set-fit" || name === "move-out") return { panels: sheet.selected, layer: sheet.layer };
+  if (name === "carry" && sheet.whole) return { panels: [...new Set(sheet.selected.flatMap((id) => subject(id).members))] };
+  if (name === "set-look") return { panels: sheet.selected, layer: Number(bench.querySelector(".layers .on .layer").dataset.layer) };
+  if (PICTURE.includes(name)) return { panels: sheet.selected, ...aim() };
   return name === "rename" ? { panel: sheet.selected[0] } : { panels: sheet.selected };
 }
 
@@ -37,21 +42,17 @@ bench.addEventListener("click", (event) => {
   const button = event.target.closest("button[data-edit]");
   if (!button) return;
   const args = JSON.parse(button.dataset.args || "{}");
-  edit({ kind: button.dataset.edit, ...(button.dataset.edit === "add-panel" ? {} : target(button.dataset.edit)), ...args }, button);
+  edit({ kind: button.dataset.edit, ...(["add-panel", "add-caption"].includes(button.dataset.edit) ? {} : target(button.dataset.edit)), ...args }, button);
 });
 
 bench.addEventListener("change", (event) => {
   const field = event.target;
-  if (field.matches("input[data-edit]")) {
-    clearProblems(field.closest("section"));
-    edit({ kind: field.dataset.edit, ...target(field.dataset.edit), [field.dataset.field]: field.value }, field);
+  if (field.matches("[data-edit]")) {
+    clearProblems(field.closest("[data-part]"));
+    edit({ kind: field.dataset.edit, ...target(field.dataset.edit), ...JSON.parse(field.dataset.args || "{}"), [field.dataset.field]: field.type === "checkbox" ? field.checked : field.value }, field);
   }
   if (field.matches("[data-radius]")) radii(field);
   if (field.matches("#held")) edit({ kind: "hold-covered", ...target("hold-covered"), held: field.checked }, field);
-  if (field.matches("#paper-colour")) edit({ kind: "set-paper", paper: { kind: "plain", colour: field.value } }, field);
-  if (field.matches("#paper-none")) {
-    edit({ kind: "set-paper", paper: field.checked ? { kind: "none" } : { kind: "plain", colour: document.getElementById("paper-colour").value } }, field);
-  }
 });
 
 /** Escape in a field puts back what stood there. */
@@ -65,7 +66,7 @@ bench.addEventListener("keydown", (event) => {
 });
 
 function radii(field) {
-  const group = field.closest("section");
+  const group = field.closest("[data-part]");
   const alike = group.querySelector("[data-same-radii]").checked;
   const outline = { kind: "rectangle" };
   for (const input of group.querySelectorAll("[data-radius]")) outline[input.dataset.radius] = alike ? field.value : input.value;

@@ -1,4 +1,6 @@
 // Drawing the line-up's cards as the server made them.
+import { sheet } from "./sheet.js";
+
 const cards = document.getElementById("cards");
 const chip = document.getElementById("paper-chip");
 
@@ -22,8 +24,8 @@ export function drawCards(answer) {
   paper(answer.paper);
 }
 
-function paper(colour) {
-  chip.style.background = colour || "";
+function paper(painted) {
+  chip.innerHTML = painted && `<svg viewBox="0 0 ${sheet.width} ${sheet.height}" preserveAspectRatio="xMidYMid slice" aria-hidden="true">${painted}</svg>`;
 }
 
-paper(chip.dataset.colour);
+paper(document.getElementById("ground").innerHTML.trim());

@@ -1,6 +1,6 @@
 // Copies: panels travel between sheets through the browser's own store.
-import { sheet } from "./sheet.js";
-import { ask, paste as pasted } from "./server.js";
+import { sheet, ids, panel } from "./sheet.js";
+import { ask, edit, paste as pasted } from "./server.js";
 import { say } from "./notes.js";
 
 const STORE = "lantern.copied";
@@ -25,4 +25,18 @@ export async function paste() {
   if (await pasted({ kind: "paste", panels, pictures, dx: aside, dy: aside })) {
     localStorage.setItem(STORE, JSON.stringify({ from, times: times + 1, panels, pictures }));
   }
+}
+
+let giver = null;
+
+/** Remembers the panel whose content is pasted into others. */
+export function copyContent() {
+  giver = sheet.selected[0] || null;
+  if (giver) say(`Copied what ${panel(giver).name} shows.`);
+}
+
+/** Pastes content into the selected panels, placed alike, or fitted anew. */
+export function pasteContent(anew) {
+  if (!giver || !ids().includes(giver)) say("Copy what a panel shows first.");
+  else if (sheet.selected.length) edit({ kind: "copy-content", from: giver, panels: sheet.selected, anew });
 }

@@ -1,45 +1,187 @@
-// Deliver: the form for a picture of the sheet, with its size before it is made.
+// Deliver: what is handed over and how, its size before it is made, and what became of it.
+import { sheet, select, toggled, watch } from "./sheet.js";
 import { onBench, clearProblems, problemAt } from "./bench-parts.js";
-import { deliver, deliverySize } from "./server.js";
+import { ask } from "./server.js";
+import { redraw } from "./marks.js";
+import { say } from "./notes.js";
 
-/** Nothing is selected or moved here. */
-export const press = () => null;
+const POLL = 500;
+const PAUSE = 250;
+const place = (path) => `/sheets/${sheet.id}/${path}`;
+const by = (id) => document.getElementById(id);
+const mine = new Set();
+let timer = 0;
+let asking = 0;
+
+/** Where parts of the sheet are delivered, a click selects them. */
+export function press(event) {
+  if (!sheet.choosing) return null;
+  const id = event.target.closest?.(".panel")?.dataset.id;
+  if (!id) select([]);
+  else select(event.shiftKey ? toggled(id) : [id]);
+  return null;
+}
+
+/** What the form says, with what is selected. */
+function said(form) {
+  const data = new URLSearchParams(new FormData(form));
+  if (!data.has("words")) data.set("words", "outlines");
+  data.set("selected", sheet.selected);
+  return data;
+}
+
+/** Sets the form's fields to values by name; switches that are not named are off. */
+function fill(form, values) {
+  for (const field of form.elements) {
+    if (!field.name || field.name === "more") continue;
+    if (field.type === "radio") field.checked = field.value === values[field.name];
+    else if (field.type === "checkbox") field.checked = values[field.name] === field.value;
+    else if (field.name in values) field.value = values[field.name];
+  }
+}
+
+const memory = () => `lantern.deliver ${sheet.id}`;
+
+function arrange(form) {
+  const { format, extent } = Object.fromEntries(new FormData(form));
+  for (const part of form.querySelectorAll("[data-only], [data-extent]")) {
+    const { only, extent: where } = part.dataset;
+    part.hidden = Boolean(only && !only.split(" ").includes(format) || where && !where.split(" ").includes(extent));
+  }
+  sheet.choosing = extent !== "sheet";
+  redraw();
+}
+
+/** The size at once, then about how many bytes. */
+async function size(form) {
+  const ticket = ++asking;
+  // A later question, or another stage, has taken this one's place.
+  const over = () => ticket !== asking || !form.isConnected;
+  clearProblems(form);
+  by("estimated").textContent = "";
+  try {
+    const { told } = await ask(`${place("delivery-size")}?${said(form)}`);
+    if (over()) return;
+    by("delivered").textContent = told;
+    const about = await ask(`${place("delivery-estimate")}?${said(form)}`);
+    if (!over()) by("estimated").textContent = about.told;
+  } catch (problem) {
+    if (over()) return;
+    by("delivered").textContent = "";
+    if (!problemAt(form, problem.field, problem.message)) by("delivered").textContent = problem.message;
+  }
+}
+
+let later = 0;
+function soon(form) {
+  clearTimeout(later);
+  later = setTimeout(() => form.isConnected && size(form), PAUSE);
+}
+
+async function order(data, at) {
+  clearProblems(at);
+  try {
+    const { ids } = await ask(place("deliveries"), { method: "POST", body: data });
+    ids.forEach((id) => mine.add(id));
+    await list();
+  } catch (problem) {
+    if (!problemAt(at, problem.field, problem.message)) say(problem.message, { fault: true });
+  }
+}
+
+/** Draws the deliveries; again and again while one is open. What was ordered here is saved once it is done. */
+async function list() {
+  clearTimeout(timer);
+  const at = by("delivery-list");
+  if (!at) return;
+  try {
+    const html = await ask(place("deliveries"));
+    if (!at.isConnected) return;
+    at.innerHTML = html;
+  } catch (problem) {
+    say(problem.message, { fault: true });
+    return;
+  }
+  at.closest("section").hidden = !at.querySelector("li");
+  for (const row of at.querySelectorAll("li")) {
+    if (row.dataset.state === "done" && mine.delete(row.dataset.delivery)) row.querySelector("a").click();
+  }
+  if (at.querySelector("progress")) timer = setTimeout(list, POLL);
+}
 
 onBench("#deliver", (form) => {
-  const says = document.getElementById("deliver-says");
-  form.addEventListener("change", (event) => {
-    for (const part of form.querySelectorAll("[data-only]")) part.hidden = part.dataset.only !== form.format.value;
-    if (event.target.name === "ppi") size();
+  const before = sessionStorage.getItem(memory());
+  if (before) fill(form, JSON.parse(before));
+  arrange(form);
+  size(form);
+  form.addEventListener("change", ({ target }) => {
+    // Words mostly stay text in a PDF and become outlines in an SVG, which other programs paint alike everywhere.
+    if (target.name === "format") form.words.checked = target.value === "pdf";
+    sessionStorage.setItem(memory(), JSON.stringify(Object.fromEntries(new FormData(form))));
+    arrange(form);
+    soon(form);
   });
-  form.addEventListener("submit", async (event) => {
+  // Enter ends a field, as everywhere; only the button delivers.
+  form.addEventListener("keydown", (event) => {
+    if (event.key !== "Enter" || !event.target.matches("input")) return;
     event.preventDefault();
-    clearProblems(form);
-    const button = form.querySelector(".btn-primary");
-    button.disabled = true;
-    says.textContent = "Painting every pixel …";
-    const start = performance.now();
-    try {
-      const { name, blob } = await deliver(form);
-      const link = document.createElement("a");
-      link.href = URL.createObjectURL(blob);
-      link.download = name;
-      link.click();
-      setTimeout(() => URL.revokeObjectURL(link.href), 60000);
-      says.textContent = `${name}, ${(blob.size / 1e6).toFixed(1)} MB, in ${((performance.now() - start) / 1000).toFixed(1)} s.`;
-    } catch (problem) {
-      says.textContent = "";
-      if (!problemAt(form, problem.field, problem.message)) says.textContent = problem.message;
-    }
-    button.disabled = false;
+    event.target.blur();
   });
+  form.addEventListener("submit", (event) => {
+    event.preventDefault();
+    order(said(form), form);
+  });
+  const others = form.querySelector(".more-sheets");
+  others.addEventListener("toggle", async () => {
+    if (others.open && !by("delivery-others").firstElementChild) by("delivery-others").innerHTML = await ask(place("delivery-others"));
+  });
+});
 
-  async function size() {
-    clearProblems(form);
-    try {
-      const { width, height } = await deliverySize(form.ppi.value);
-      document.getElementById("delivered").textContent = `${width} × ${height} px`;
-    } catch (problem) {
-      problemAt(form, problem.field, problem.message);
+onBench("#delivery-list", (at) => {
+  list();
+  at.addEventListener("click", async ({ target }) => {
+    const deed = target.closest("[data-deed]")?.dataset.deed;
+    if (!deed) return;
+    await ask(`/deliveries/${target.closest("li").dataset.delivery}/${deed}`, { method: "POST" }).catch((problem) => say(problem.message, { fault: true }));
+    list();
+  });
+});
+
+onBench("#delivery-sets", async (at) => {
+  const show = (html) => (at.innerHTML = html);
+  const keep = by("keep-set");
+  at.addEventListener("click", async ({ target }) => {
+    const deed = target.closest("[data-deed]");
+    if (deed?.dataset.deed === "use") {
+      const form = by("deliver");
+      fill(form, JSON.parse(deed.dataset.settings));
+      form.dispatchEvent(new Event("change"));
     }
-  }
+    if (deed?.dataset.deed === "forget") show(await ask(`/delivery-sets/${deed.closest(".set").dataset.set}/forget`, { method: "POST" }));
+  });
+  at.addEventListener("submit", (event) => {
+    event.preventDefault();
+    const data = new URLSearchParams(new FormData(event.target));
+    if (!data.has("sets")) return problemAt(event.target, "sets", "Tick at least one of them.");
+    for (const [name, value] of said(by("deliver"))) if (["more", "selected"].includes(name)) data.append(name, value);
+    order(data, event.target);
+  });
+  keep.addEventListener("submit", async (event) => {
+    event.preventDefault();
+    clearProblems(keep);
+    const data = said(by("deliver"));
+    data.set("name", keep.elements.name.value);
+    try {
+      show(await ask("/delivery-sets", { method: "POST", body: data }));
+      keep.reset();
+    } catch (problem) {
+      if (!problemAt(keep, problem.field, problem.message) || problem.field !== "name") problemAt(by("deliver"), problem.field, problem.message);
+    }
+  });
+  show(await ask("/delivery-sets"));
+});
+
+watch((what) => {
+  const form = by("deliver");
+  if (form && (what === "sheet" || what === "selection" && sheet.choosing)) soon(form);
 });

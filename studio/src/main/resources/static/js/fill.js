@@ -1,39 +1,44 @@
-// Fill: pictures come onto the shelf and go into panels; what a panel shows can be swapped with another's.
-import { sheet, select, panel, form } from "./sheet.js";
-import { edit, shelve, sendPicture } from "./server.js";
-import { openStage } from "./bench.js";
-import { onBench } from "./bench-parts.js";
+// Fill: pictures go into panels, by click, by drag, one by one; what a panel shows can be swapped with another's.
+import { sheet, select, toggled, remember, panel, form, draw, watch } from "./sheet.js";
+import { edit, previewer } from "./server.js";
 import { extra } from "./marks.js";
 import { svg, union } from "./geometry.js";
 import { toSheet, place } from "./view.js";
 import { say } from "./notes.js";
+import { bring, dropped } from "./bring.js";
+import { aspect, unlike, meant, onPicture, unmark } from "./shelf.js";
+import { copyContent, pasteContent } from "./copies.js";
 
 const bench = document.getElementById("bench");
 const note = document.getElementById("drop-note");
-const MOST_BYTES = 80 * 1024 * 1024;
-const AT_ONCE = 2;
+const hand = document.getElementById("loaded");
 let carried = null;
+/** Pictures that wait to be placed, one a click. */
+let loaded = [];
 
 export function press(event) {
   const id = event.target.closest?.(".panel")?.dataset.id;
+  if (loaded.length) return id ? placeNext(id) : null;
   if (!id) {
     select([]);
     return null;
   }
   const several = event.shiftKey || event.ctrlKey || event.metaKey;
   const was = sheet.selected.includes(id);
-  if (several) select(was ? sheet.selected.filter((other) => other !== id) : [...sheet.selected, id]);
+  if (several) select(toggled(id));
   else if (!was || sheet.selected.length > 1) select([id]);
   if (!panel(id).picture) return null;
   let over = null;
+  let anew = false;
   return {
     move(now) {
+      anew = now.altKey;
       over = panelAt(now);
       target(over === id ? null : over);
     },
     end() {
       target(null);
-      if (over && over !== id) edit({ kind: "swap", one: id, other: over });
+      if (over && over !== id) edit({ kind: "swap", one: id, other: over, anew });
     },
     cancel: () => target(null),
   };
@@ -47,20 +52,37 @@ const target = (id) => targets(id ? [id] : []);
 /** Whether a dragged picture goes behind all of the selection: with Alt, as chosen on the bench, or over the gap between its panels. */
 function through(event, id) {
   if (sheet.selected.length < 2) return false;
-  if (id) return sheet.selected.includes(id) && (event.altKey || behind());
+  if (id) return sheet.selected.includes(id) && (event.altKey || goes() === "vista");
   const p = toSheet(place(event));
   const [left, top, right, bottom] = union(sheet.selected.map((one) => panel(one).bounds));
   return p.x > left && p.x < right && p.y > top && p.y < bottom;
 }
 
-/** Whether a picture goes behind all of the selection as one vista. */
-const behind = () => document.querySelector("[name=goes][value=vista]")?.checked;
+/** Where a picture goes, as chosen on the bench: "each", "top" or "vista". */
+const goes = () => document.querySelector("[name=goes]:checked")?.value || "each";
+
+const SHARP = { kind: "rectangle", topLeft: 0, topRight: 0, bottomRight: 0, bottomLeft: 0 };
+/** A cutout stands on the sheet as it is, without a panel. */
+const cutout = (picture) => "cutout" in (document.querySelector(`.shelf-picture[data-picture="${picture}"]`)?.dataset || {});
+
+const filling = (panels, picture) => ({
+  top: { kind: "add-layer", what: "picture", panels, picture }, same: { kind: "replace-picture", panels, by: picture },
+})[goes()] || { kind: "fill", panels, picture };
 
 /** Puts a picture into the selected panels; says what is missing where none is selected. */
 function fill(picture) {
   if (!sheet.selected.length) say("Select the panels first, or drag the picture onto one.");
-  else if (behind()) vista(picture);
-  else edit({ kind: "fill", panels: sheet.selected, picture });
+  else if (goes() === "vista") vista(picture);
+  else {
+    const other = goes() === "same" && sheet.selected.some((id) => differs(panel(id).picture, picture));
+    edit(filling(sheet.selected, picture)).then((made) => made && other && say("It has other proportions: the same frame is covered by its middle."));
+  }
+}
+onPicture(fill);
+
+/** Whether a picture of the shelf has other proportions than the one that is shown. */
+function differs(shown, picture) {
+  return Boolean(shown) && unlike(shown.width / shown.height, aspect(picture));
 }
 
 /** One picture behind the selection; where that is one vista already, its picture is replaced in register. */
@@ -71,11 +93,68 @@ function vista(picture) {
 }
 
 bench.addEventListener("click", (event) => {
-  const picture = event.target.closest(".shelf-picture");
-  if (picture) fill(picture.dataset.picture);
-  const off = event.target.closest("[data-unshelve]");
-  if (off) edit({ kind: "unshelve", pictures: [off.dataset.unshelve] });
+  if (event.target.closest("[data-copy]")) copyContent();
+  if (event.target.closest("[data-paste]")) pasteContent(false);
+  if (event.target.closest("[data-put-in]")) putIn();
+  if (!event.target.closest("[data-load]")) return;
+  loaded = meant();
+  unmark();
+  showHand();
 });
+
+function putIn() {
+  const floats = sheet.selected.filter((id) => panel(id).role === "float");
+  edit({ kind: "put-in", floats, panel: sheet.selected.find((id) => !floats.includes(id)) });
+}
+
+function placeNext(id) {
+  const picture = loaded.shift();
+  edit(filling([id], picture));
+  showHand();
+  return null;
+}
+
+/** Lays the waiting pictures down again; false where there are none. */
+export function unload() {
+  if (!loaded.length) return false;
+  loaded = [];
+  showHand();
+  return true;
+}
+
+function showHand() {
+  hand.hidden = !loaded.length;
+  if (!loaded.length) return;
+  hand.querySelector("img").src = `/pictures/${loaded[0]}/small`;
+  hand.querySelector("span").textContent = loaded.length;
+}
+
+document.getElementById("well").addEventListener("pointermove", (event) => {
+  if (!loaded.length) return;
+  const at = place(event);
+  hand.style.transform = `translate(${at.x + 14}px, ${at.y + 14}px)`;
+});
+watch((what) => what === "stage" && unload());
+
+/** The panel under a dragged picture shows what it would look like, until the picture moves on. */
+const look = {
+  id: null, back: null, live: null,
+  at(id) {
+    if (id === this.id) return;
+    this.off();
+    if (!id) return;
+    Object.assign(this, { id, back: remember([id]) });
+    this.live = previewer((result) => {
+      for (const part of result?.changed || []) if (part.id === this.id) draw(part.id, part.board);
+    });
+    this.live.want(filling([id], carried));
+  },
+  off(restore = true) {
+    this.live?.close();
+    if (this.id && restore) this.back();
+    this.id = null;
+  },
+};
 
 bench.addEventListener("dragstart", (event) => {
   const picture = event.target.closest(".shelf-picture");
@@ -87,99 +166,64 @@ bench.addEventListener("dragstart", (event) => {
 });
 bench.addEventListener("dragend", () => {
   carried = null;
+  look.off();
   target(null);
 });
 
+/** Whether a drop would be on the sheet itself: a picture let go there gets a panel of its own. */
+const free = (event) => Boolean(document.elementFromPoint(event.clientX, event.clientY)?.closest("#well")) && ((p) => p.x >= 0 && p.y >= 0 && p.x <= sheet.width && p.y <= sheet.height)(toSheet(place(event)));
+
 const files = (event) => [...(event.dataTransfer?.types || [])].includes("Files");
 
-window.addEventListener("dragover", (event) => {
-  if (carried) {
-    const id = panelAt(event);
-    const all = through(event, id);
-    if (all) targets(sheet.selected);
-    else target(id);
-    if (id || all) event.preventDefault();
-  } else if (files(event)) {
+function over(event) {
+  if (!carried && !files(event)) return;
+  const id = panelAt(event);
+  const all = through(event, id);
+  if (all) targets(sheet.selected);
+  else target(id);
+  if (carried) look.at(all ? null : id);
+  if (files(event)) {
+    note.hidden = false;
+    note.textContent = id || all ? "Drop it into the panel" : free(event) ? "Drop it to make a panel of it" : "Drop pictures to put them on the shelf";
+  }
+  if (id || all || files(event) || free(event)) {
     event.preventDefault();
     event.dataTransfer.dropEffect = "copy";
-    note.hidden = false;
   }
-});
-window.addEventListener("dragleave", (event) => event.relatedTarget || (note.hidden = true));
-window.addEventListener("drop", (event) => {
+}
+window.addEventListener("dragenter", over);
+window.addEventListener("dragover", over);
+window.addEventListener("dragleave", (event) => {
+  if (event.relatedTarget) return;
   note.hidden = true;
+  target(null);
+});
+window.addEventListener("drop", async (event) => {
+  note.hidden = true;
+  if (!carried && !files(event)) return;
+  event.preventDefault();
+  const id = panelAt(event);
+  const all = through(event, id);
+  const into = sheet.selected.includes(id) ? [...sheet.selected] : [id];
+  const at = toSheet(place(event));
+  const onSheet = free(event);
+  target(null);
+  const put = (picture) => {
+    if (all) vista(picture);
+    else if (id) edit(filling(into, picture));
+    else if (onSheet) edit({ kind: "frame-picture", picture, ...(cutout(picture) ? {} : { outline: SHARP }), x: at.x, y: at.y });
+  };
   if (carried) {
-    event.preventDefault();
-    const id = panelAt(event);
-    if (through(event, id)) vista(carried);
-    else if (id) edit({ kind: "fill", panels: sheet.selected.includes(id) ? sheet.selected : [id], picture: carried });
-    target(null);
-  } else if (files(event)) {
-    event.preventDefault();
-    bring([...event.dataTransfer.files]);
+    look.off(false);
+    put(carried);
+  } else {
+    bring(await dropped(event.dataTransfer), ([first]) => first && put(first));
   }
 });
 window.addEventListener("paste", (event) => {
   const pasted = [...(event.clipboardData?.files || [])];
   if (!pasted.length) return;
   event.preventDefault();
-  bring(pasted);
+  const into = sheet.stage === "fill" ? [...sheet.selected] : [];
+  bring(pasted, ([first]) => first && into.length && edit(filling(into, first)));
 });
-
-onBench("#bring", (chooser) => {
-  chooser.addEventListener("change", () => {
-    bring([...chooser.files]);
-    chooser.value = "";
-  });
-  chooser.closest("label").after(queue.list);
-});
-
-/** The files on their way in: one line each, with progress, or with the reason why it stays out. */
-const queue = { list: document.createElement("ul"), waiting: [], running: 0, count: 0, arrived: [] };
-queue.list.className = "queue";
-
-/** Imports files, a few at a time; whatever fails is listed by name, the rest goes on. */
-function bring(chosen) {
-  if (!chosen.length) return;
-  openStage("fill");
-  for (const old of queue.list.querySelectorAll(".problem")) old.closest("li").remove();
-  for (const file of chosen) {
-    const line = document.createElement("li");
-    const bar = document.createElement("progress");
-    bar.max = 1;
-    bar.value = 0;
-    line.append(file.name, bar);
-    queue.list.append(line);
-    queue.waiting.push({ file, line, bar, at: queue.count++ });
-  }
-  next();
-}
-
-function next() {
-  while (queue.running < AT_ONCE && queue.waiting.length) send(queue.waiting.shift());
-  if (queue.running || queue.waiting.length || !queue.arrived.length) return;
-  // On the shelf they stand as they were chosen, whichever was faster.
-  const pictures = queue.arrived.sort((a, b) => a.at - b.at).map(({ picture }) => [picture.id, picture.name]);
-  queue.arrived = [];
-  shelve(Object.fromEntries(pictures));
-}
-
-async function send({ file, line, bar, at }) {
-  queue.running++;
-  try {
-    if (file.size > MOST_BYTES) throw { message: `${file.name} has ${(file.size / 1048576).toFixed(1)} MB; at most 80 MB can be imported.` };
-    const picture = await sendPicture(file, (share) => (share < 1 ? (bar.value = share) : bar.removeAttribute("value")));
-    queue.arrived.push({ at, picture });
-    line.remove();
-  } catch (problem) {
-    const words = document.createElement("em");
-    words.className = "problem";
-    words.setAttribute("role", "alert");
-    words.textContent = problem.message;
-    line.replaceChildren(words);
-  }
-  queue.running--;
-  next();
-}
-
-window.addEventListener("beforeunload", (event) => (queue.running || queue.waiting.length) && event.preventDefault());

@@ -2,7 +2,7 @@
 import { sheet } from "./sheet.js";
 import { view, toSheet, length } from "./view.js";
 import { edit } from "./server.js";
-import { extra } from "./marks.js";
+import { extra, withGuides } from "./marks.js";
 import { svg } from "./geometry.js";
 import { catcher, text } from "./snaps.js";
 
@@ -41,8 +41,9 @@ export function drag(upright, index = null) {
 }
 
 /** The shown guides as marks in sheet millimetres. */
-export function drawn() {
+function drawn() {
   return sheet.guides.map(({ axis, at, from, to, why }) => svg("path", { class: `guide ${why === "guide" ? "own" : why}`, ...thin,
     d: axis === "across" ? `M${at} ${from}V${to}` : `M${from} ${at}H${to}` }));
 }
 
+withGuides(drawn);

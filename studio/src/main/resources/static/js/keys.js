@@ -5,8 +5,12 @@ import { fit, zoomBy, place } from "./view.js";
 import { openStage, step } from "./bench.js";
 import * as arrange from "./arrange.js";
 import * as settle from "./settle.js";
+import * as dress from "./dress.js";
 import { held } from "./moving.js";
-import { copy, paste } from "./copies.js";
+import { aim } from "./lit.js";
+import { unload } from "./fill.js";
+import { anyMarked, unmark } from "./shelf.js";
+import { copy, paste, copyContent, pasteContent } from "./copies.js";
 import { knife } from "./cutting.js";
 import { release } from "./tools.js";
 import { close as closePattern } from "./pattern.js";
@@ -40,17 +44,19 @@ window.addEventListener("keyup", (event) => event.key === "p" && (held.still = f
 function remove() {
   if (!sheet.selected.length) return;
   if (sheet.stage === "arrange") edit({ kind: "remove", panels: sheet.selected });
-  else if (sheet.stage !== "deliver") edit({ kind: "empty", panels: sheet.selected });
+  else if (sheet.stage === "dress") dress.remove();
+  else if (!["check", "deliver"].includes(sheet.stage)) edit({ kind: "empty", panels: sheet.selected });
 }
 
+const clearMarks = () => anyMarked() && (unmark(), true);
 const raise = (to) => sheet.stage === "arrange" && sheet.selected.length && edit({ kind: "raise", panels: sheet.selected, to });
 const group = (together) => sheet.stage === "arrange" && sheet.selected.length && edit({ kind: "group", panels: sheet.selected, together });
 
 const PLAIN = {
   ",": () => step(-1), ".": () => step(1), d: duplicate, Delete: remove, Backspace: remove, "?": help, 0: fit,
-  "+": () => zoomBy(1.25), "=": () => zoomBy(1.25), "-": () => zoomBy(0.8), Escape: () => closePattern() || release() || select([]), k: knife, p: () => (held.still = true),
+  "+": () => zoomBy(1.25), "=": () => zoomBy(1.25), "-": () => zoomBy(0.8), Escape: () => unload() || clearMarks() || closePattern() || release() || select([]), k: knife, p: () => (held.still = true),
   "{": () => raise("bottom"), "}": () => raise("front"), g: () => group(true), G: () => group(false), a: arrange.alike,
-  c: () => sheet.selected.some((id) => panel(id).picture) && edit({ kind: "cover-again", panels: sheet.selected, whole: sheet.whole }),
+  c: () => sheet.selected.some((id) => panel(id).picture) && edit({ kind: "cover-again", panels: sheet.selected, ...aim() }),
   f: () => sheet.stage === "settle" && settle.focal(pointer),
   "[": () => (sheet.stage === "arrange" ? raise("backward") : settle.zoomKey(1 / 1.1)),
   "]": () => (sheet.stage === "arrange" ? raise("forward") : settle.zoomKey(1.1)),
@@ -66,7 +72,7 @@ window.addEventListener("keydown", (event) => {
     return;
   }
   if (writing(event.target)) return;
-  if (control && event.key.toLowerCase() === "a" && sheet.stage !== "deliver") {
+  if (control && event.key.toLowerCase() === "a" && (sheet.stage !== "deliver" || sheet.choosing)) {
     event.preventDefault();
     select(ids());
     return;
@@ -74,6 +80,12 @@ window.addEventListener("keydown", (event) => {
   if (control && "cv".includes(event.key.toLowerCase()) && sheet.stage === "arrange" && !event.shiftKey && !event.altKey) {
     if (event.key.toLowerCase() === "c") copy();
     else setTimeout(() => pastedFiles || paste(), 60);
+    pastedFiles = false;
+    return;
+  }
+  if (control && "cv".includes(event.key.toLowerCase()) && ["fill", "settle"].includes(sheet.stage) && !event.altKey) {
+    if (event.key.toLowerCase() === "c") copyContent();
+    else setTimeout(() => pastedFiles || pasteContent(event.shiftKey), 60);
     pastedFiles = false;
     return;
   }
@@ -86,6 +98,7 @@ window.addEventListener("keydown", (event) => {
     const [x, y] = ARROWS[event.key].map((way) => way * distance(event));
     if (sheet.stage === "arrange") arrange.nudge(x, y);
     if (sheet.stage === "settle") settle.nudge(x, y);
+    if (sheet.stage === "dress") dress.nudge(x, y);
   } else if (event.key in PLAIN) {
     event.preventDefault();
     PLAIN[event.key]();

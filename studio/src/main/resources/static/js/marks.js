@@ -1,8 +1,7 @@
 // The marks over the board: selection, handles, the lit picture's edges, thirds, previews; and the tag.
-import { sheet, panel, form, group, watch } from "./sheet.js";
-import { drawn as guides } from "./guides.js";
+import { sheet, panel, form, group, image, watch } from "./sheet.js";
 import { subject } from "./lit.js";
-import { view, toScreen } from "./view.js";
+import { view, toScreen, length } from "./view.js";
 import { svg, seatMatrix, pictureMatrix, matrixText, apply, union } from "./geometry.js";
 
 const marks = document.getElementById("marks");
@@ -11,6 +10,8 @@ const hints = document.getElementById("hints");
 const layers = { guides: svg("g"), stage: svg("g"), extra: svg("g") };
 hints.append(layers.guides, layers.extra);
 marks.append(layers.stage);
+/** So many panels of a vista can be cut out of its unseen part at every frame. */
+const MANY = 12;
 /** Around a form with corners of its own, the box's handles stand so many pixels off. */
 const ASIDE = 10;
 
@@ -27,16 +28,22 @@ export function extra(...nodes) {
 }
 extra.nodes = [];
 
+let guides = () => [];
+
+/** Whoever knows the guides says here how they are drawn. */
+export const withGuides = (drawer) => (guides = drawer);
+
 /** Draws everything that belongs to the selection. */
 export function redraw() {
   const chosen = sheet.selected.filter((id) => group(id));
   const parts = [];
   if (sheet.stage === "settle") {
     if (chosen.length) parts.push(...lit(chosen));
-  } else if (sheet.stage !== "deliver") {
+  } else if (sheet.stage !== "deliver" || sheet.choosing) {
     const d = chosen.map(form).join("");
     parts.push(svg("g", { transform: onSheet() }, ...["casing", "chosen"].map((kind) => svg("path", { d, class: kind, ...thin }))));
     if (sheet.stage === "arrange" && chosen.length) parts.push(...handles(chosen), ...own(chosen));
+    if (sheet.stage === "dress" && chosen.length) parts.push(...(chosen.every((id) => panel(id).role !== undefined) ? handles(chosen) : []), ...castMarks(chosen));
   }
   layers.guides.replaceChildren(...(sheet.stage === "arrange" ? [svg("g", { transform: onSheet() }, ...guides())] : []));
   layers.stage.replaceChildren(...parts);
@@ -83,10 +90,36 @@ function handles(chosen) {
   const knob = toScreen(apply(matrix, 0, -(height / 2 + off) - 24 / view.scale));
   const seen = { x: Math.max(30, Math.min(marks.clientWidth - 12, knob.x)), y: Math.max(30, Math.min(marks.clientHeight - 12, knob.y)) };
   return [hull, svg("path", { class: "hull", d: `M${top.x} ${top.y}L${seen.x} ${seen.y}` }), svg("circle", { class: "handle turn", "data-handle": "turn", cx: seen.x, cy: seen.y, r: 5.5 }),
-    ...HANDLES.map(([name, x, y]) => {
+    ...HANDLES.filter(([, , y]) => !y || !chosen.every((id) => panel(id).role === "rule")).map(([name, x, y]) => {
       const p = at(x, y);
       return svg("rect", { class: `handle ${name}`, "data-handle": name, x: p.x - 4.5, y: p.y - 4.5, width: 9, height: 9, rx: 2 });
     })];
+}
+
+/** A shadow's handle stands so many pixels from the middle of what casts it, and farther by the shadow's own distance. */
+export const LEVER = { shadow: 34, inner: 17 };
+
+/** The handles of the shadows, behind and inside, of the first that has one. */
+const castMarks = (chosen) => ["inner", "shadow"].flatMap((which) => castMark(chosen, which));
+
+function castMark(chosen, which) {
+  const id = chosen.find((one) => panel(one)[which]);
+  if (!id) return [];
+  const { distance, direction } = castAt.which === which ? castAt.shadow : panel(id)[which];
+  const from = toScreen(panel(id).seat.centre);
+  const long = LEVER[which] + distance * view.scale;
+  const to = { x: from.x + Math.sin(direction * Math.PI / 180) * long, y: from.y - Math.cos(direction * Math.PI / 180) * long };
+  const d = `M${from.x} ${from.y}L${to.x} ${to.y}`;
+  return [svg("path", { class: "cast-casing", d }), svg("path", { class: "cast-line", d }), svg("circle", { class: "cast-foot", cx: from.x, cy: from.y, r: 3 }),
+    svg("circle", { class: `cast ${which}`, "data-handle": "cast", "data-cast": which, cx: to.x, cy: to.y, r: 7 })];
+}
+
+/** Draws a shadow's handle elsewhere while it is dragged, and says where; null goes back to where the server has it. */
+export function castAt(which, shadow, words) {
+  castAt.which = shadow && which;
+  castAt.shadow = shadow;
+  redraw();
+  if (shadow) tag.lastElementChild.textContent = words;
 }
 
 /** The handles of a form's own numbers, a little inside where they would lie under those of the box, and its corners. */
@@ -110,7 +143,8 @@ function own(chosen) {
 function lit(chosen) {
   const far = "M-99999 -99999H99999V99999H-99999Z";
   const one = subject(chosen[0]);
-  const alone = one.picture && (chosen.length === 1 || one.whole && chosen.every((id) => one.members.includes(id)));
+  const lettered = chosen.some((id) => panel(id).words?.[sheet.layer]);
+  const alone = one.picture && !lettered && (chosen.length === 1 || one.whole && chosen.every((id) => one.members.includes(id)));
   const windows = [...new Set([...chosen, ...(alone ? one.members : [])])].map(form).join("");
   const parts = [svg("path", { class: "dim", d: far + windows, "fill-rule": "evenodd", transform: onSheet() })];
   const onBoard = svg("g", { transform: onSheet() });
@@ -119,16 +153,41 @@ function lit(chosen) {
     const matrix = lit.matrix || pictureMatrix(one.seat, one.picture);
     const { width, height } = one.picture;
     const box = { width, height, transform: matrixText(matrix), ...thin };
-    const image = group(chosen[0]).querySelector("image");
+    const href = image(chosen[0]).getAttribute("href");
+    const along = [svg("image", { href, preserveAspectRatio: "none", ...box }), svg("rect", { class: "edge-casing", ...box }), svg("rect", { class: "edge", ...box })];
     onBoard.append(
       svg("clipPath", { id: "beyond" }, svg("path", { d: far + windows, "clip-rule": "evenodd" })),
-      svg("g", { "clip-path": "url(#beyond)", opacity: 0.36 }, svg("image", { href: image.getAttribute("href"), preserveAspectRatio: "none", ...box })),
-      svg("rect", { class: "edge-casing", ...box }), svg("rect", { class: "edge", ...box }));
+      svg("g", { "clip-path": "url(#beyond)", opacity: 0.36 }, along[0]), along[1], along[2]);
     if (chosen.length === 1) onBoard.append(thirds(chosen[0], panel(chosen[0])));
-    parts.push(...grips(matrix, width, height), ...focalMark(matrix, one.picture));
+    const around = svg("g", {}, ...aroundPicture(one, matrix));
+    parts.push(around);
+    lit.drawn = { one, along, around };
   }
   for (const kind of ["casing", "chosen"]) for (const id of chosen) onBoard.append(svg("path", { d: form(id), class: kind, ...thin }));
   return parts;
+}
+
+const aroundPicture = (one, matrix) => [...slack(one, matrix), ...grips(matrix, one.picture.width, one.picture.height), ...focalMark(matrix, one.picture)];
+
+/** At each edge of the lit picture, how far it is beyond what is seen through its panels, along its own axes. */
+function slack({ seat, picture }, matrix) {
+  const { reach: [left, top, right, bottom], placement, width, height } = picture;
+  const own = new DOMMatrix().rotate(-placement.turn).multiply(seatMatrix(seat).inverse()).multiply(matrix);
+  const corners = [apply(own, 0, 0), apply(own, width, height)];
+  const [x0, x1] = [Math.min(corners[0].x, corners[1].x), Math.max(corners[0].x, corners[1].x)];
+  const [y0, y1] = [Math.min(corners[0].y, corners[1].y), Math.max(corners[0].y, corners[1].y)];
+  const back = seatMatrix(seat).multiply(new DOMMatrix().rotate(placement.turn));
+  const at = (x, y) => toScreen(apply(back, x, y));
+  // Just inside the picture's edge; in the middle of a narrow strip.
+  const near = (from, to) => to - Math.sign(to - from) * Math.min(Math.abs(to - from) / 2, 16 / view.scale);
+  return [[left - x0, near(left, x0), (top + bottom) / 2], [x1 - right, near(right, x1), (top + bottom) / 2],
+    [top - y0, (left + right) / 2, near(top, y0)], [y1 - bottom, (left + right) / 2, near(bottom, y1)]].filter(([by]) => Math.abs(by) > 0.005).map(([by, x, y]) => {
+    const p = at(x, y);
+    const seen = { x: Math.max(56, Math.min(marks.clientWidth - 44, p.x)), y: Math.max(30, Math.min(marks.clientHeight - 12, p.y)) };
+    const text = svg("text", { class: by < 0 ? "slack lacking" : "slack", x: seen.x, y: seen.y });
+    text.textContent = length(by);
+    return text;
+  });
 }
 
 /** A ring with four strokes around the spot that must be seen. */
@@ -142,15 +201,24 @@ function focalMark(matrix, { focal, width, height }) {
 /** Draws the lit picture's marks at another place while a gesture runs; null goes back to where the server has it. */
 export function litAt(matrix) {
   lit.matrix = matrix;
-  redraw();
+  if (!matrix || !lit.drawn?.around.isConnected) return redraw();
+  // Only what goes along with the picture: the forms of its panels, perhaps hundreds, stay as they are drawn.
+  const { one, along, around } = lit.drawn;
+  for (const node of along) node.setAttribute("transform", matrixText(matrix));
+  // Cut out around very many forms, the unseen part is too slow to follow: it comes back when the picture rests.
+  if (one.members.length > MANY) along[0].setAttribute("visibility", "hidden");
+  around.replaceChildren(...aroundPicture(one, matrix));
+  label(sheet.selected.filter((id) => group(id)));
 }
 
 function thirds(id, { seat }) {
   const x = seat.width / 6;
   const y = seat.height / 6;
   const d = `M${-x} ${-3 * y}V${3 * y}M${x} ${-3 * y}V${3 * y}M${-3 * x} ${-y}H${3 * x}M${-3 * x} ${y}H${3 * x}`;
+  const ninths = [-2, 0, 2].flatMap((i) => [-2, 0, 2].map((j) => `M${i * x} ${j * y}h0`)).join("");
   return svg("g", {}, svg("clipPath", { id: "inside" }, svg("path", { d: form(id), "clip-rule": "evenodd" })),
-    svg("g", { "clip-path": "url(#inside)" }, svg("path", { class: "thirds", d, transform: matrixText(seatMatrix(seat)), ...thin })));
+    svg("g", { "clip-path": "url(#inside)" }, svg("path", { class: "thirds", d, transform: matrixText(seatMatrix(seat)), ...thin }),
+      svg("path", { class: "ninths", d: ninths, transform: matrixText(seatMatrix(seat)), ...thin })));
 }
 
 function grips(matrix, width, height) {
@@ -175,12 +243,12 @@ function label(chosen) {
   const [left, , right, bottom] = union(boxes);
   const parts = [bold(chosen.length === 1 ? panel(chosen[0]).name : `${chosen.length} panels`)];
   if (chosen.length === 1) {
-    const { size, state, picture, seat } = panel(chosen[0]);
+    const { size, state, picture, seat, role } = panel(chosen[0]);
     parts.push(span(size));
     if (sheet.stage === "arrange" && seat.turn) parts.push(span(`${seat.turn.toFixed(1)}°`));
     const zoom = sheet.stage === "settle" ? subject(chosen[0]).picture?.zoom : picture?.zoom;
     if (picture && sheet.stage !== "arrange") parts.push(span(label.zoom || `${Math.round(zoom * 100)} %`));
-    parts.push(span(state, state));
+    parts.push(role && role !== "panel" ? span(role) : span(state, state));
     if (picture && sheet.stage !== "arrange") parts.push(span(`${Math.round(picture.ppi)} ppi`));
   }
   tag.replaceChildren(...parts);

@@ -1,5 +1,5 @@
 // Arrange: panels are dragged, copied by dragging, turned, sized; form handles and corners are pulled.
-import { sheet, select, panel, group, draw, groups } from "./sheet.js";
+import { sheet, panel, group, draw, groups } from "./sheet.js";
 import { view, toSheet, toScreen } from "./view.js";
 import { edit, previewer } from "./server.js";
 import { redraw, slide, swing, extra, frame, HANDLES } from "./marks.js";
@@ -7,6 +7,8 @@ import { apply, seatMatrix, union } from "./geometry.js";
 import { catcher, boxOf, showMarks } from "./snaps.js";
 
 export const held = { still: false };
+/** More layers than these cost more than they save. */
+const FEW = 12;
 const free = (ids) => ids.filter((id) => !panel(id).locked);
 const ignoring = (event) => event.ctrlKey || event.metaKey;
 
@@ -21,18 +23,24 @@ export function move(start, clicked, copying) {
   for (const part of whole ? [board, document.getElementById("marks")] : []) part.classList.add("sliding");
   const ghosts = copying ? nodes.map((g) => g.parentNode.appendChild(g.cloneNode(true))) : nodes;
   for (const ghost of copying ? ghosts : []) ghost.removeAttribute("data-id");
+  // A few panels are layers of their own while they move: their shadows, and those around them, are painted once.
+  for (const ghost of whole || ghosts.length > FEW ? [] : ghosts) ghost.classList.add("afloat");
   const box = boxOf(chosen);
   const catching = catcher(chosen);
   let by = { x: 0, y: 0 };
   const put = (to) => {
     by = to;
     if (whole) board.style.translate = `${by.x * view.scale}px ${by.y * view.scale}px`;
-    else for (const g of ghosts) g.setAttribute("transform", `translate(${by.x} ${by.y})`);
+    else for (const g of ghosts) g.style.transform = `translate(${by.x}px, ${by.y}px)`;
     if (!copying) slide(by);
   };
   const clear = () => {
     extra();
-    for (const g of ghosts) if (copying) g.remove(); else g.removeAttribute("transform");
+    for (const g of ghosts) {
+      if (copying) g.remove();
+      g.style.transform = "";
+      g.classList.remove("afloat");
+    }
     for (const part of document.querySelectorAll(".sliding")) part.classList.remove("sliding");
     board.style.translate = "";
     redraw();
@@ -124,7 +132,8 @@ export function resize(name, start) {
       const across = sized("across", hx, width, now.x - from.x, centred, event);
       const down = sized("down", hy, height, now.y - from.y, centred, event);
       let [w, h] = [across.size, down.size];
-      if (event.shiftKey) {
+      // A float keeps its proportions, unless Shift is held.
+      if (event.shiftKey !== chosen.every((id) => panel(id).role === "float")) {
         const factor = hx && hy ? Math.max(w / width, h / height) : hx ? w / width : h / height;
         [w, h] = [width * factor, height * factor];
       }

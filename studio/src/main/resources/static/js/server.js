@@ -7,6 +7,7 @@ import { choose } from "./ask.js";
 import { reformed } from "./view.js";
 
 const csrf = document.querySelector("meta[name=csrf]").content;
+const bench = document.getElementById("bench");
 const address = (path) => `/sheets/${sheet.id}/${path}`;
 let queue = Promise.resolve();
 let pending = 0;
@@ -28,7 +29,7 @@ export async function ask(path, options = {}) {
 }
 
 const post = (path, body) => ask(path, { method: "POST", body: JSON.stringify(body), headers: { "Content-Type": "application/json" } });
-const around = () => ({ stage: sheet.stage, selected: sheet.selected, version: sheet.version, whole: sheet.whole });
+const around = () => ({ stage: sheet.stage, selected: sheet.selected, version: sheet.version, whole: sheet.whole, layer: sheet.layer });
 
 /** Makes an edit; resolves to whether it was made. {@code at} is the form or field that errors belong to. */
 export const edit = (what, at) => change("edits", { edit: what }, at);
@@ -39,8 +40,10 @@ export const paste = (what) => change("paste", { edit: what });
 /** Puts imported pictures, names by id, on the shelf. */
 export const shelve = (pictures) => change("shelf", { pictures });
 
-function change(path, body, at) {
+/** Sends what changes the sheet to one of its addresses; resolves to whether it was changed. */
+export function change(path, body, at) {
   pending++;
+  document.body.ariaBusy = true;
   const result = queue.then(async () => {
     try {
       const sent = looking();
@@ -50,7 +53,7 @@ function change(path, body, at) {
       await failed(problem, at);
       return false;
     } finally {
-      pending--;
+      document.body.ariaBusy = --pending > 0;
     }
   });
   queue = result;
@@ -81,7 +84,7 @@ async function failed(problem, at) {
 export async function refresh(force = false) {
   if (!force && pending) return;
   try {
-    const query = new URLSearchParams({ version: force ? -1 : sheet.version, stage: sheet.stage, selected: sheet.selected, whole: sheet.whole });
+    const query = new URLSearchParams({ version: force ? -1 : sheet.version, stage: sheet.stage, selected: sheet.selected, whole: sheet.whole, layer: sheet.layer });
     const answer = await ask(`${address("changes")}?${query}`);
     if (!answer) return;
     apply(answer);
@@ -92,7 +95,7 @@ export async function refresh(force = false) {
 }
 
 /** What a bench is drawn for; one that was asked for something else is out of date. */
-const looking = () => [sheet.stage, sheet.whole, ...sheet.selected].join();
+const looking = () => [sheet.stage, sheet.whole, sheet.layer, ...sheet.selected].join();
 
 /** Takes over an answer; {@code sent} is what the page was looking at when it was asked. */
 function apply(answer, sent = looking()) {
@@ -108,7 +111,8 @@ function apply(answer, sent = looking()) {
   const other = ["unit", "ppi", "width", "height"].some((fact) => sheet[fact] !== facts[fact]);
   Object.assign(sheet, facts);
   if (other) reformed();
-  document.getElementById("paper").setAttribute("fill", answer.paper || "none");
+  sheet.swatches = answer.swatches;
+  document.getElementById("ground").innerHTML = answer.paper;
   const name = document.getElementById("sheet-name");
   if (document.activeElement !== name) name.value = answer.name;
   document.title = `${answer.name} · Plain Lantern`;
@@ -122,7 +126,8 @@ function apply(answer, sent = looking()) {
     return;
   }
   tickets++;
-  showBench(answer.bench);
+  bench.ariaBusy = false;
+  showBench(answer.bench, fetchBench);
 }
 
 function step(id, word, title) {
@@ -134,11 +139,14 @@ function step(id, word, title) {
 /** The bench for the stage and the selection as they are now; an answer that something newer overtook is dropped. */
 export async function fetchBench() {
   const mine = ++tickets;
+  bench.ariaBusy = true;
   try {
-    const html = await ask(`${address("bench")}?${new URLSearchParams({ stage: sheet.stage, selected: sheet.selected, whole: sheet.whole })}`);
-    if (mine === tickets) showBench(html);
+    const html = await ask(`${address("bench")}?${new URLSearchParams({ stage: sheet.stage, selected: sheet.selected, whole: sheet.whole, layer: sheet.layer })}`);
+    if (mine === tickets) showBench(html, fetchBench);
   } catch (problem) {
     if (mine === tickets) say(problem.message, { fault: true });
+  } finally {
+    if (mine === tickets) bench.ariaBusy = false;
   }
 }
 
@@ -192,13 +200,3 @@ export function sendPicture(file, progress) {
     request.send(body);
   });
 }
-
-/** A delivered file as {name, blob}; rejects with {field, message}. */
-export async function deliver(form) {
-  const response = await fetch(address("deliveries"), { method: "POST", body: new URLSearchParams(new FormData(form)), headers: { "X-CSRF-TOKEN": csrf, Accept: "*/*" } });
-  if (!response.ok) throw { message: "The delivery failed.", ...(await response.json().catch(() => ({}))) };
-  const name = /filename\*=UTF-8''([^;]+)/.exec(response.headers.get("Content-Disposition"));
-  return { name: name ? decodeURIComponent(name[1]) : "sheet", blob: await response.blob() };
-}
-
-export const deliverySize = (ppi) => ask(`${address("delivery-size")}?${new URLSearchParams({ ppi })}`);

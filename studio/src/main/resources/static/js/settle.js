@@ -1,16 +1,11 @@
 // Settle: the picture inside the lit panel is moved, zoomed and turned; the panels stay put.
-import { sheet, select, ids, panel, group, draw } from "./sheet.js";
+import { sheet, select, panel, group, image, remember, draw } from "./sheet.js";
 import { view, toSheet } from "./view.js";
-import { edit, previewer, fetchBench } from "./server.js";
-import { onBench, clearProblems } from "./bench-parts.js";
+import { edit, previewer } from "./server.js";
 import { redraw, litAt, liveZoom } from "./marks.js";
 import { pictureMatrix, seatMatrix, apply, inFrame, held, zoomed } from "./geometry.js";
 import { say } from "./notes.js";
-import { subject, put } from "./lit.js";
-
-/** A slider's way from 0 to 1000 is a zoom from 50 % to 1600 %, doubling every 200. */
-const toZoom = (way) => 50 * 2 ** (way / 200);
-const toWay = (zoom) => 200 * Math.log2(zoom / 50);
+import { subject, put, unhide, aim } from "./lit.js";
 
 export function press(event, at) {
   const grip = event.target.dataset?.grip;
@@ -26,7 +21,29 @@ export function press(event, at) {
     return null;
   }
   if (!sheet.selected.includes(id)) select([id]);
+  if (panel(id).words?.[sheet.layer]) return moveWords(at, id);
   return panel(id).picture ? move(at, id) : only(id);
+}
+
+/** The chosen words of one panel, moved along its own axes. */
+function moveWords(start, id) {
+  const { seat, words } = panel(id);
+  const { centre } = words[sheet.layer];
+  const letters = group(id).querySelector(`path[data-layer="${sheet.layer}"]`);
+  let step = null;
+  return {
+    move(event, now) {
+      let [x, y] = [(now.x - start.x) / view.scale, (now.y - start.y) / view.scale];
+      if (event.shiftKey) [x, y] = Math.abs(x) > Math.abs(y) ? [x, 0] : [0, y];
+      letters.setAttribute("transform", `translate(${x} ${y})`);
+      step = inFrame(seat, x, y);
+    },
+    async end(moved) {
+      if (moved && step) await edit({ kind: "set-words", panels: [id], layer: sheet.layer, across: centre.x + step.x, down: centre.y + step.y });
+      letters.removeAttribute("transform");
+    },
+    cancel: () => letters.removeAttribute("transform"),
+  };
 }
 
 /** A click on one of several lit panels leaves it lit alone. */
@@ -35,7 +52,16 @@ function only(id) {
   return null;
 }
 
-const withPictures = () => sheet.selected.filter((id) => panel(id).picture);
+/** A step along the nearest axis of the sheet or of a panel turned so. */
+function alongAxis({ x, y }, turn) {
+  const ways = [0, 90, turn, turn + 90].map((degrees) => degrees * Math.PI / 180).map((a) => {
+    const along = x * Math.cos(a) + y * Math.sin(a);
+    return { x: along * Math.cos(a), y: along * Math.sin(a), long: Math.abs(along) };
+  });
+  return ways.reduce((best, way) => (way.long > best.long + 1e-9 ? way : best));
+}
+
+export const withPictures = () => sheet.selected.filter((id) => panel(id).picture);
 
 /** What is moved when these panels are lit: a vista counts once, however many of its panels are lit. */
 function subjects(chosen) {
@@ -56,8 +82,7 @@ function move(start, pressed) {
   const at = (event, now) => {
     let x = (now.x - start.x) / view.scale;
     let y = (now.y - start.y) / view.scale;
-    if (event.shiftKey) [x, y] = Math.abs(x) > Math.abs(y) ? [x, 0] : [0, y];
-    return { x, y };
+    return event.shiftKey ? alongAxis({ x, y }, panel(pressed).seat.turn) : { x, y };
   };
   const shifted = ({ placement }, by) => ({ ...placement, centre: { x: placement.centre.x + by.x, y: placement.centre.y + by.y } });
   return {
@@ -70,7 +95,7 @@ function move(start, pressed) {
       show(moved, moved.map((one) => held(one.picture, shifted(one.picture, last))));
     },
     async end(wasMoved) {
-      if (wasMoved && last) await edit({ kind: "move-picture", panels: chosen, dx: last.x, dy: last.y, whole: sheet.whole });
+      if (wasMoved && last) await edit({ kind: "move-picture", panels: chosen, dx: last.x, dy: last.y, ...aim() });
       else only(pressed);
       litAt(null);
     },
@@ -78,9 +103,10 @@ function move(start, pressed) {
   };
 }
 
-function back(chosen) {
+export function back(chosen) {
   const moved = subjects(chosen.filter((id) => panel(id).picture));
   show(moved, moved.map(({ picture }) => picture.placement));
+  moved.forEach(unhide);
   liveZoom("");
   litAt(null);
 }
@@ -88,11 +114,11 @@ function back(chosen) {
 function turn(start) {
   const chosen = withPictures().slice(0, 1);
   const { seat, picture, members, whole } = subject(chosen[0]);
-  const before = members.map((id) => group(id).outerHTML);
+  const back = remember(members);
   const vistas = sheet.vistas;
   const restore = () => {
     sheet.vistas = vistas;
-    members.forEach((id, i) => draw(id, before[i]));
+    back();
     redraw();
   };
   const about = whole ? picture.middle : { x: 0, y: 0 };
@@ -112,7 +138,7 @@ function turn(start) {
     },
     async end(moved) {
       live.close();
-      if (moved && wanted !== null && !await edit({ kind: "turn-picture", panels: chosen, turn: wanted, whole: sheet.whole })) restore();
+      if (moved && wanted !== null && !await edit({ kind: "turn-picture", panels: chosen, turn: wanted, ...aim() })) restore();
       redraw();
     },
     cancel() {
@@ -123,7 +149,7 @@ function turn(start) {
 }
 
 /** A turn needs the outline's reach along new axes: the server shows each step. */
-function turner(chosen) {
+export function turner(chosen) {
   const live = previewer((result) => {
     if (result) {
       for (const part of result.changed) draw(part.id, part.board);
@@ -131,7 +157,7 @@ function turner(chosen) {
     }
     redraw();
   });
-  return { want: (to) => live.want({ kind: "turn-picture", panels: chosen, turn: to, whole: sheet.whole }), close: live.close };
+  return { want: (to) => live.want({ kind: "turn-picture", panels: chosen, turn: to, ...aim() }), close: live.close };
 }
 
 function zoomByCorner(start) {
@@ -149,7 +175,7 @@ function zoomByCorner(start) {
       zoom = showZoom(chosen[0], picture.zoom * far(at) / far(start), about);
     },
     async end(moved) {
-      if (moved) await edit({ kind: "zoom-picture", panels: chosen, zoom: zoom * 100, whole: sheet.whole });
+      if (moved) await edit({ kind: "zoom-picture", panels: chosen, zoom: zoom * 100, ...aim() });
       back(chosen);
     },
     cancel: () => back(chosen),
@@ -157,7 +183,7 @@ function zoomByCorner(start) {
 }
 
 /** Shows a zoom about an anchor in the subject's frame, its middle if there is none; answers the zoom that could be shown. */
-function showZoom(id, zoom, anchor) {
+export function showZoom(id, zoom, anchor) {
   const lit = subject(id);
   const { picture, whole } = lit;
   const wanted = Math.max(picture.held ? 1 : 0.05, Math.min(50, zoom));
@@ -189,8 +215,27 @@ async function settleWheel() {
   const { id, zoom, anchor, timer } = wheeling;
   clearTimeout(timer);
   wheeling = null;
-  await edit({ kind: "zoom-picture", panels: [id], zoom: zoom * 100, atX: anchor.x, atY: anchor.y, whole: sheet.whole });
+  await edit({ kind: "zoom-picture", panels: [id], zoom: zoom * 100, atX: anchor.x, atY: anchor.y, ...aim() });
   if (!wheeling) back([id]);
+}
+
+/** Two fingers over a lit picture zoom and move it; one edit when they rise. Null where no lit picture is under them. */
+export function pinch(event, at) {
+  const id = document.elementFromPoint(event.clientX, event.clientY)?.closest?.(".panel")?.dataset.id;
+  if (!id || !panel(id).picture || !sheet.selected.includes(id)) return null;
+  const { seat, picture } = subject(id);
+  const anchor = apply(seatMatrix(seat).inverse(), ...Object.values(toSheet(at)));
+  let zoom = picture.zoom;
+  return {
+    spread(factor) {
+      zoom = showZoom(id, picture.zoom * factor, anchor);
+    },
+    async end() {
+      await edit({ kind: "zoom-picture", panels: [id], zoom: zoom * 100, atX: anchor.x, atY: anchor.y, ...aim() });
+      back([id]);
+    },
+    cancel: () => back([id]),
+  };
 }
 
 /** Sets the focal point of the lit picture under a place in the well. */
@@ -201,7 +246,7 @@ export function focal(at) {
   const p = apply(pictureMatrix(seat, picture).inverse(), ...Object.values(toSheet(at)));
   const [x, y] = [p.x / picture.width, p.y / picture.height];
   if (x < 0 || y < 0 || x > 1 || y > 1) return say("Point at a spot of the picture and press f.");
-  edit({ kind: "set-focal", picture: group(id).querySelector("image").dataset.picture, x, y });
+  edit({ kind: "set-focal", picture: image(id).dataset.picture, x, y });
 }
 
 /** Moves the pictures by keys, by mm on the sheet. */
@@ -209,68 +254,11 @@ export function nudge(dx, dy) {
   const chosen = withPictures();
   if (!chosen.length) return;
   const step = inFrame(subject(chosen[0]).seat, dx, dy);
-  edit({ kind: "move-picture", panels: chosen, dx: step.x, dy: step.y, whole: sheet.whole });
+  edit({ kind: "move-picture", panels: chosen, dx: step.x, dy: step.y, ...aim() });
 }
 
 /** Zooms the pictures by keys. */
 export function zoomKey(factor) {
   const chosen = withPictures();
-  if (chosen.length) edit({ kind: "zoom-picture", panels: chosen, zoom: subject(chosen[0]).picture.zoom * factor * 100, whole: sheet.whole });
+  if (chosen.length) edit({ kind: "zoom-picture", panels: chosen, zoom: subject(chosen[0]).picture.zoom * factor * 100, ...aim() });
 }
-
-onBench("#zoom-slider", (zoom) => {
-  const number = document.getElementById("zoom-number");
-  zoom.value = toWay(Number(zoom.dataset.value));
-  zoom.addEventListener("input", () => {
-    const id = withPictures()[0];
-    number.value = `${Math.round(showZoom(id, toZoom(zoom.value) / 100) * 100)} %`;
-  });
-  zoom.addEventListener("change", async () => {
-    const chosen = withPictures();
-    const wanted = Math.max(subject(chosen[0]).picture.held ? 100 : 5, toZoom(zoom.value));
-    await edit({ kind: "zoom-picture", panels: chosen, zoom: wanted, whole: sheet.whole }, zoom);
-    back(chosen);
-  });
-  const turns = document.getElementById("turn-slider");
-  let live = null;
-  turns.addEventListener("input", () => {
-    live ||= turner(withPictures());
-    document.getElementById("turn-number").value = `${Number(turns.value).toFixed(1)}°`;
-    live.want(Number(turns.value));
-  });
-  turns.addEventListener("change", () => {
-    live?.close();
-    live = null;
-    edit({ kind: "turn-picture", panels: withPictures(), turn: Number(turns.value), whole: sheet.whole }, turns);
-  });
-});
-
-onBench("[name=moves]", (first) => first.closest(".choice").addEventListener("change", (event) => {
-  sheet.whole = event.target.value === "whole";
-  sessionStorage.setItem("lantern.whole", sheet.whole ? "yes" : "no");
-  redraw();
-  fetchBench();
-}));
-
-/** Loosening goes for the lit panels, or for all of the vista when it is lit whole. */
-onBench("#loosen", (form) => {
-  const loosen = () => {
-    clearProblems(form);
-    const lit = subject(withPictures()[0]);
-    edit({ kind: "loosen", panels: lit.whole ? lit.members : withPictures(), ...Object.fromEntries(new FormData(form)) }, form);
-  };
-  form.addEventListener("submit", (event) => {
-    event.preventDefault();
-    loosen();
-  });
-  form.querySelector("[data-loosen-seed]").addEventListener("click", () => {
-    form.seed.value = (Number(form.seed.value) || 0) % 999999 + 1;
-    form.seed.dispatchEvent(new Event("change", { bubbles: true }));
-    loosen();
-  });
-});
-
-document.getElementById("bench").addEventListener("click", (event) => {
-  const button = event.target.closest("[data-members]");
-  if (button) select(ids().filter((id) => panel(id).picture?.vista === button.dataset.members));
-});

@@ -3,9 +3,9 @@ const { dataset } = document.body;
 
 export const sheet = {
   id: dataset.sheet, version: Number(dataset.version), stage: dataset.stage, unit: dataset.unit, ppi: Number(dataset.ppi),
-  width: Number(dataset.width), height: Number(dataset.height), selected: [], key: null,
+  width: Number(dataset.width), height: Number(dataset.height), selected: [], key: null, layer: -1,
   guides: JSON.parse(document.getElementById("board").dataset.guides),
-  vistas: JSON.parse(document.getElementById("board").dataset.vistas), whole: sessionStorage.getItem("lantern.whole") !== "no",
+  vistas: JSON.parse(document.getElementById("board").dataset.vistas), swatches: JSON.parse(document.getElementById("board").dataset.swatches), whole: sessionStorage.getItem("lantern.whole") !== "no",
 };
 
 const layer = document.getElementById("panels");
@@ -17,7 +17,19 @@ export const group = (id) => layer.querySelector(`:scope > [data-id="${id}"]`);
 /** The numbers that the server sent with a panel. */
 export function panel(id) {
   const g = group(id);
-  return (g.numbers ||= JSON.parse(g.dataset.panel));
+  return (g.numbers ||= Object.defineProperty(JSON.parse(g.dataset.panel), "picture", { get() { return this.pictures?.[acting(this)]; } }));
+}
+
+/** The layer that gestures mean: the chosen one where it is a picture, else the frontmost picture. */
+const acting = ({ pictures, front }) => (pictures && sheet.layer in pictures ? sheet.layer : front);
+
+/** The image of the picture that gestures mean. */
+export const image = (id) => group(id).querySelector(`image[data-layer="${acting(panel(id))}"]`);
+
+/** Chooses a layer of the lit panels, counted from the back; -1 is the frontmost picture. */
+export function choose(at) {
+  sheet.layer = at;
+  changed("selection");
 }
 
 export const groups = () => [...layer.children];
@@ -30,12 +42,19 @@ export function draw(id, svg) {
   holder.innerHTML = svg;
   const next = holder.firstElementChild;
   const now = group(id);
-  const shown = now?.querySelector("image");
-  const image = next.querySelector("image");
   // Keep the pixels that are on the screen already: no flash of a coarser preview.
-  if (shown && image && shown.dataset.picture === image.dataset.picture) image.setAttribute("href", shown.getAttribute("href"));
+  for (const shown of now?.querySelectorAll("image[data-picture]") || []) {
+    const from = shown.getAttribute("href").replace(/[^/]+$/, "");
+    for (const same of next.querySelectorAll(`image[href^="${from}"]`)) if (same.getAttribute("href").lastIndexOf("/") === from.length - 1) same.setAttribute("href", shown.getAttribute("href"));
+  }
   if (now) now.replaceWith(next);
   else layer.append(next);
+}
+
+/** Remembers how panels are drawn now; the answer draws those that are still there so again. */
+export function remember(chosen) {
+  const was = chosen.map((id) => [id, group(id).outerHTML]);
+  return () => was.forEach(([id, html]) => group(id) && draw(id, html));
 }
 
 export function order(wanted) {
@@ -49,9 +68,13 @@ export function mates(id) {
   return name ? ids().filter((other) => panel(other).group === name) : [id];
 }
 
+/** The selection with a panel taken in, or out where it was in. */
+export const toggled = (id) => (sheet.selected.includes(id) ? sheet.selected.filter((other) => other !== id) : [...sheet.selected, id]);
+
 /** Selects panels; {@code key} is the one clicked last, which stays when others line up with it. */
 export function select(wanted, key = wanted.at(-1)) {
   sheet.key = key;
+  sheet.layer = -1;
   sheet.selected = ids().filter((id) => wanted.includes(id));
   changed("selection");
 }

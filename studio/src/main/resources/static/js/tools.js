@@ -4,11 +4,11 @@ import { extra } from "./marks.js";
 
 const well = document.getElementById("well");
 
-/** The tool that is held; its name is empty when none is. */
-export const tool = { name: "", press: null };
+/** The tool that is held; its name is empty when none is. One that works {@code anywhere} has every press, whatever is there and in any stage. */
+export const tool = { name: "", press: null, anywhere: false };
 
 export function hold(next) {
-  Object.assign(tool, { release: null, cursor: "" }, next);
+  Object.assign(tool, { release: null, cursor: "", anywhere: false }, next);
   well.dataset.tool = tool.cursor || "";
   changed("tool");
 }

@@ -51,12 +51,21 @@ export function panBy(dx, dy) {
   show();
 }
 
+/** Brings a part of the sheet into sight, if it is not. */
+export function reveal(left, top, right, bottom) {
+  const a = toScreen({ x: left, y: top });
+  const b = toScreen({ x: right, y: bottom });
+  if (a.x >= RULER && a.y >= RULER && b.x <= well.clientWidth && b.y <= well.clientHeight) return;
+  panBy((well.clientWidth + RULER - a.x - b.x) / 2, (well.clientHeight + RULER - a.y - b.y) / 2);
+}
+
 /** Takes over another size or unit of the sheet. */
 export function reformed() {
   for (const board of boards) board.setAttribute("viewBox", `0 0 ${sheet.width} ${sheet.height}`);
-  const paper = document.getElementById("paper");
-  paper.setAttribute("width", sheet.width);
-  paper.setAttribute("height", sheet.height);
+  for (const id of ["paper", "ground"]) {
+    document.getElementById(id).setAttribute("width", sheet.width);
+    document.getElementById(id).setAttribute("height", sheet.height);
+  }
   document.querySelector(".ruler-corner").textContent = sheet.unit;
   fit();
 }
@@ -78,21 +87,23 @@ function show() {
 
 /** Asks for larger previews where the present ones have fewer pixels than the screen shows. */
 export function sharpen() {
-  for (const group of groups()) {
-    const image = group.querySelector("image");
-    if (!image) continue;
-    const m = image.transform.baseVal.consolidate().matrix;
-    const longest = Math.max(image.width.baseVal.value * Math.hypot(m.a, m.b), image.height.baseVal.value * Math.hypot(m.c, m.d));
-    const needed = longest * view.scale * devicePixelRatio;
-    const now = LEVELS.findIndex(([name]) => image.getAttribute("href").endsWith(name));
-    const found = LEVELS.findIndex(([, side]) => side >= needed);
-    const wanted = found < 0 ? LEVELS.length - 1 : found;
-    if (wanted <= now) continue;
-    const href = `/pictures/${image.dataset.picture}/${LEVELS[wanted][0]}`;
-    const loader = new Image();
-    loader.onload = () => image.setAttribute("href", href);
-    loader.src = href;
+  for (const part of [document.getElementById("ground"), ...groups()]) {
+    for (const image of part.querySelectorAll("image[data-picture]")) sharper(image);
   }
+}
+
+function sharper(image) {
+  const m = image.transform.baseVal.consolidate().matrix;
+  const longest = Math.max(image.width.baseVal.value * Math.hypot(m.a, m.b), image.height.baseVal.value * Math.hypot(m.c, m.d));
+  const needed = longest * view.scale * devicePixelRatio;
+  const now = LEVELS.findIndex(([name]) => image.getAttribute("href").endsWith(name));
+  const found = LEVELS.findIndex(([, side]) => side >= needed);
+  const wanted = found < 0 ? LEVELS.length - 1 : found;
+  if (wanted <= now) return;
+  const href = image.getAttribute("href").replace(/[^/]+$/, LEVELS[wanted][0]);
+  const loader = new Image();
+  loader.onload = () => image.setAttribute("href", href);
+  loader.src = href;
 }
 
 function rulers() {

@@ -6,11 +6,20 @@ import { showBench } from "./bench-parts.js";
 import * as arrange from "./arrange.js";
 import * as fill from "./fill.js";
 import * as settle from "./settle.js";
+import * as dress from "./dress.js";
+import * as check from "./check.js";
 import * as deliver from "./deliver.js";
 import { help, duplicate } from "./keys.js";
+import { tool } from "./tools.js";
+import "./tints.js";
+import "./paper.js";
+import "./keeps.js";
 import "./lineup.js";
+import "./layers.js";
+import "./settle-bench.js";
+import "./dealing.js";
 
-const STAGES = { arrange, fill, settle, deliver };
+const STAGES = { arrange, fill, settle, dress, check, deliver };
 /** So many pixels may a pointer tremble before a press becomes a drag. */
 const TREMBLE = 3;
 
@@ -18,13 +27,35 @@ const well = document.getElementById("well");
 let gesture = null;
 let spaced = false;
 
+/** Fingers on the well, by their pointers; two of them pinch. */
+const fingers = new Map();
+let pinching = null;
+
+function pinch(event) {
+  const [a, b] = [...fingers.values()];
+  cancel();
+  const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
+  const apart = Math.hypot(a.x - b.x, a.y - b.y);
+  const lit = sheet.stage === "settle" && settle.pinch(event, middle);
+  let last = 1;
+  pinching = lit ? { ...lit, apart } : { apart, spread: (factor) => {
+    zoomBy(factor / last, middle);
+    last = factor;
+  }, end() {}, cancel() {} };
+}
+
 well.addEventListener("pointerdown", (event) => {
+  if (event.pointerType === "touch") {
+    fingers.set(event.pointerId, place(event));
+    if (fingers.size === 2) return pinch(event);
+    if (pinching) return;
+  }
   if (gesture || event.button === 2) return;
   if (document.activeElement?.matches("input")) document.activeElement.blur();
   well.focus({ preventScroll: true });
   const at = place(event);
   const panning = event.button === 1 || spaced;
-  const what = panning ? pan(at) : STAGES[sheet.stage].press(event, at);
+  const what = panning ? pan(at) : tool.anywhere ? tool.press(event, at) : STAGES[sheet.stage].press(event, at);
   if (!what) return;
   event.preventDefault();
   well.setPointerCapture(event.pointerId);
@@ -32,6 +63,12 @@ well.addEventListener("pointerdown", (event) => {
 });
 
 well.addEventListener("pointermove", (event) => {
+  if (fingers.has(event.pointerId)) fingers.set(event.pointerId, place(event));
+  if (pinching && fingers.size === 2) {
+    const [a, b] = [...fingers.values()];
+    pinching.spread(Math.hypot(a.x - b.x, a.y - b.y) / pinching.apart);
+    return;
+  }
   if (!gesture) {
     if (sheet.stage === "arrange") arrange.hover(event, place(event));
     return;
@@ -59,8 +96,16 @@ function finish() {
   gesture = null;
   what.end(moved);
 }
-well.addEventListener("pointerup", finish);
-well.addEventListener("pointercancel", cancel);
+well.addEventListener("pointerup", (event) => lift(event) || finish());
+well.addEventListener("pointercancel", (event) => lift(event, "cancel") || cancel());
+
+/** A finger rises; true where it ended a pinch. */
+function lift({ pointerId }, how = "end") {
+  if (!fingers.delete(pointerId) || !pinching) return false;
+  if (fingers.size === 1) pinching[how]();
+  if (!fingers.size) pinching = null;
+  return true;
+}
 
 function cancel() {
   gesture?.what.cancel();

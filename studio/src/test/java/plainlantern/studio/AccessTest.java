@@ -52,10 +52,10 @@ class AccessTest extends StudioTest {
         requestMappingHandlerMapping.getHandlerMethods().forEach((info, method) -> {
             for (String pattern : info.getPatternValues()) {
                 if (!pattern.contains("{")) continue;
-                String path = pattern.replace("{id}", sheet.toString()).replace("{sha}", picture.id()).replace("{level}", "small").replace("{kind}", "even-grid");
+                String path = pattern.replace("{id}", sheet.toString()).replace("{sha}", picture.id()).replace("{level}", "small").replace("{kind}", "even-grid").replace("{clear}", "without-ffffff-100-80").replace("{keep}", sheet.toString()).replace("{delivery}", sheet.toString()).replace("{set}", sheet.toString());
                 for (RequestMethod verb : info.getMethodsCondition().getMethods()) {
                     requests.add(request(HttpMethod.valueOf(verb.name()), path).param("version", "0").param("stage", "arrange")
-                            .param("ppi", "96").param("format", "png").param("name", "Stolen").param("panels", "p1").contentType(MediaType.APPLICATION_JSON)
+                            .param("ppi", "96").param("format", "png").param("name", "Stolen").param("panels", "p1").param("panel", "p1").param("picture", picture.id()).param("x", "1").param("y", "1").param("across", "9").param("down", "9").contentType(MediaType.APPLICATION_JSON)
                             .content("{\"edit\":{\"kind\":\"rename-sheet\",\"name\":\"Stolen\"},\"stage\":\"arrange\",\"selected\":[],\"version\":0,"
                                     + "\"pictures\":{\"" + picture.id() + "\":\"x\"}}"));
                 }

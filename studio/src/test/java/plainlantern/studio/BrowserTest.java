@@ -1,189 +1,27 @@
 package plainlantern.studio;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
-import static com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserContext;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.SameSiteAttribute;
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
 import java.nio.file.Files;
 import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.Base64;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Random;
 import javax.imageio.ImageIO;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.boot.test.web.server.LocalServerPort;
-import plainlantern.fitting.Sitting;
-import plainlantern.geometry.Affine;
-import plainlantern.geometry.Box;
-import plainlantern.geometry.Path;
-import plainlantern.geometry.Point;
 import plainlantern.outline.Ellipse;
-import plainlantern.outline.PathData;
-import plainlantern.outline.Rectangle;
-import plainlantern.picture.Encoder;
-import plainlantern.picture.Resample;
-import plainlantern.sheet.Fit;
-import plainlantern.sheet.Placement;
-import plainlantern.sheet.Seat;
 
-/** The real interface in headless Chromium, used as people use it. */
-class BrowserTest extends StudioTest {
-    private static Playwright playwright;
-    private static Browser browser;
-
-    @LocalServerPort
-    private int port;
-    private BrowserContext context;
-    private Page page;
-    private final List<String> complaints = new ArrayList<>();
-
-    @BeforeAll
-    static void launch() {
-        // A busy machine is slow, not wrong.
-        setDefaultAssertionTimeout(20_000);
-        playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-        browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(chromium()).setArgs(List.of("--no-sandbox",
-                "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update",
-                "--disable-sync", "--force-color-profile=srgb")));
-    }
-
-    private static java.nio.file.Path chromium() {
-        for (String folder : System.getenv("PATH").split(":")) {
-            if (Files.isExecutable(java.nio.file.Path.of(folder, "chromium"))) return java.nio.file.Path.of(folder, "chromium");
-        }
-        throw new IllegalStateException("no chromium on the PATH");
-    }
-
-    @AfterAll
-    static void close() {
-        playwright.close();
-    }
-
-    @BeforeEach
-    void signUp() {
-        context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
-        page = context.newPage();
-        page.onPageError(complaints::add);
-        page.onConsoleMessage(m -> {
-            if (m.type().equals("error") && !m.text().contains("status of 4")) complaints.add(m.text());
-        });
-        page.navigate(address("/sign-up"));
-        page.getByLabel("Name").fill("Warden " + System.nanoTime());
-        page.getByLabel("Password").fill("reeds and water");
-        page.getByText("Make the account").click();
-    }
-
-    @AfterEach
-    void nothingWasComplainedOf() {
-        context.close();
-        assertThat(complaints).isEmpty();
-    }
-
-    private String address(String path) {
-        return "http://127.0.0.1:" + port + path;
-    }
-
-    private void newSheet(String width, String height, String unit, String ppi) {
-        ready();
-        page.getByText("New sheet").first().click();
-        Locator form = page.locator("dialog form");
-        form.locator("[name=name]").fill("Open day");
-        form.locator("[name=width]").fill(width);
-        form.locator("[name=height]").fill(height);
-        form.locator("[name=unit]").selectOption(unit);
-        form.locator("[name=ppi]").fill(ppi);
-        form.getByText("Make the sheet").click();
-        ready();
-    }
-
-    private void home() {
-        page.locator("a.brand").click();
-        page.waitForURL("**/sheets");
-        ready();
-    }
-
-    private void ready() {
-        page.waitForSelector("html[data-ready]");
-    }
-
-    private void grid(int rows, int columns) {
-        page.locator("[data-pattern=even-grid]").click();
-        number("rows", rows);
-        number("columns", columns);
-        assertThat(page.locator("#pattern-says")).containsText(rows * columns + " panels");
-        page.locator("#pattern-form .btn-primary").click();
-        assertThat(page.locator("#panels .panel")).hasCount(rows * columns);
-    }
-
-    /** Types into one of the open pattern's fields. */
-    private void number(String name, Object value) {
-        page.locator("#pattern-form [data-number=" + name + "]").fill(String.valueOf(value));
-    }
-
-    private Locator panel(int at) {
-        return page.locator("#panels .panel .form").nth(at);
-    }
-
-    /** Where to point; what is being drawn anew at this moment has no place, so it is looked at again. */
-    private double[] middle(Locator what) {
-        BoundingBox box = what.boundingBox();
-        for (int tries = 0; box == null && tries < 100; tries++) {
-            page.waitForTimeout(20);
-            box = what.boundingBox();
-        }
-        return new double[] {box.x + box.width / 2, box.y + box.height / 2};
-    }
-
-    private void click(Locator what) {
-        double[] at = middle(what);
-        page.mouse().click(at[0], at[1]);
-    }
-
-    private void drag(double[] from, double dx, double dy) {
-        page.mouse().move(from[0], from[1]);
-        page.mouse().down();
-        page.mouse().move(from[0] + dx / 2, from[1] + dy / 2);
-        page.mouse().move(from[0] + dx, from[1] + dy);
-        page.evaluate("() => new Promise(requestAnimationFrame)");
-        page.mouse().up();
-    }
-
-    /** The bench's field for an edit. */
-    private Locator field(String name) {
-        return page.locator("[data-field=" + name + "]");
-    }
-
-    private double number(String name) {
-        return Double.parseDouble(field(name).inputValue().replace('\u2212', '-').replaceAll("[^0-9.-]", ""));
-    }
-
-    private void bring(FilePayload... files) {
-        page.keyboard().press("2");
-        page.locator("#bring").setInputFiles(files);
-        assertThat(page.locator(".queue li:has(progress)")).hasCount(0);
-    }
-
+/** From an empty sheet to a delivered picture: the page, Arrange, Deliver. */
+class BrowserTest extends Browsed {
     /** From an empty sheet to a delivered picture, and every step back. */
     @Test
     void fromNothingToADeliveredPicture() throws Exception {
@@ -225,37 +63,14 @@ class BrowserTest extends StudioTest {
         click(panel(0));
         assertThat(field("across")).hasValue(String.format("%.2f mm", across).replace('-', '\u2212'));
 
-        page.keyboard().press("4");
+        page.keyboard().press("6");
         Download download = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
         BufferedImage delivered = ImageIO.read(Files.newInputStream(download.path()));
         assertThat(download.suggestedFilename()).isEqualTo("Open day.png");
         assertThat(delivered.getWidth()).isEqualTo(600);
         assertThat(delivered.getHeight()).isEqualTo(400);
-        assertThat(page.locator("#deliver-says")).containsText("Open day.png");
+        assertThat(page.locator("#delivery-list a")).hasText("Open day.png");
         assertThat(boardDifference(delivered)).isLessThan(2);
-    }
-
-    /** Mean difference, of 255, between the sheet on the board as Chromium shows it and a delivery of the same size. */
-    private double boardDifference(BufferedImage delivered) throws Exception {
-        page.setViewportSize(1800, 1200);
-        page.waitForTimeout(600);
-        BoundingBox box = page.locator("#paper").boundingBox();
-        byte[] shot = page.screenshot(new Page.ScreenshotOptions().setClip(box.x, box.y, box.width, box.height));
-        BufferedImage board = ImageIO.read(new ByteArrayInputStream(shot));
-        BufferedImage same = Resample.toSize(bytes(delivered), board.getWidth(), board.getHeight());
-        long sum = 0;
-        for (int y = 2; y < board.getHeight() - 2; y++) {
-            for (int x = 2; x < board.getWidth() - 2; x++) {
-                for (int shift = 0; shift < 24; shift += 8) sum += Math.abs((board.getRGB(x, y) >> shift & 255) - (same.getRGB(x, y) >> shift & 255));
-            }
-        }
-        return sum / 3.0 / (board.getWidth() - 4) / (board.getHeight() - 4);
-    }
-
-    private static BufferedImage bytes(BufferedImage image) {
-        BufferedImage out = new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_3BYTE_BGR);
-        out.createGraphics().drawImage(image, 0, 0, null);
-        return out;
     }
 
     @Test
@@ -347,7 +162,7 @@ class BrowserTest extends StudioTest {
         page.keyboard().press("Control+a");
         page.locator(".shelf-picture").click();
         assertThat(page.locator("#panels .panel.empty")).hasCount(0);
-        page.keyboard().press("4");
+        page.keyboard().press("6");
         Download download = page.waitForDownload(() -> page.getByText("Save bundle").click());
         home();
         page.locator("input[type=file]").setInputFiles(new FilePayload("Open day.lantern.zip", "application/zip", Files.readAllBytes(download.path())));
@@ -356,86 +171,6 @@ class BrowserTest extends StudioTest {
         home();
         page.locator("input[type=file]").setInputFiles(new FilePayload("x.zip", "application/zip", "nothing".getBytes()));
         assertThat(page.locator(".note.fault")).containsText("no zip archive");
-    }
-
-    /** While a gesture runs the browser stops the picture where the server will: both ways of clamping give the same numbers. */
-    @Test
-    void theBoardStopsWhereTheCoreStops() {
-        Random random = new Random(11);
-        for (int i = 0; i < 120; i++) {
-            Path outline = random.nextBoolean() ? new Ellipse().path(40 + random.nextInt(90), 30 + random.nextInt(90)) : Rectangle.SHARP.path(40 + random.nextInt(90), 30 + random.nextInt(90));
-            Sitting sitting = new Sitting(outline, 300 + random.nextInt(4000), 300 + random.nextInt(4000));
-            double turn = random.nextInt(3) == 0 ? 0 : random.nextDouble() * 360 - 180;
-            double scale = sitting.coverScale(turn) * (0.5 + 1.5 * random.nextDouble());
-            Placement wanted = new Placement(new Point(random.nextGaussian() * 40, random.nextGaussian() * 40), scale, scale, turn, random.nextBoolean());
-            Placement expected = sitting.covering(wanted);
-            Box reach = sitting.reach(turn);
-            Map<String, Object> picture = Map.of("held", true, "width", sitting.width(), "height", sitting.height(),
-                    "reach", List.of(reach.x(), reach.y(), reach.right(), reach.bottom()));
-            Map<String, Object> placement = Map.of("centre", Map.of("x", wanted.centre().x(), "y", wanted.centre().y()), "scaleX", scale, "scaleY", scale,
-                    "turn", turn, "mirrored", wanted.mirrored());
-            List<Double> shown = numbers("async ([picture, placement]) => { const g = await import('/js/geometry.js'); const p = g.held(picture, placement);"
-                    + "return [p.centre.x, p.centre.y, p.scaleX]; }", List.of(picture, placement));
-            assertThat(shown.get(0)).isCloseTo(expected.centre().x(), within(1e-6));
-            assertThat(shown.get(1)).isCloseTo(expected.centre().y(), within(1e-6));
-            assertThat(shown.get(2)).isCloseTo(expected.scaleX(), within(1e-9));
-            List<Double> matrix = numbers("async ([picture, placement]) => { const g = await import('/js/geometry.js');"
-                    + "const m = g.pictureMatrix({centre: {x: 7, y: 9}, turn: 33, mirrored: true}, picture, placement); return [m.a, m.b, m.c, m.d, m.e, m.f]; }", List.of(picture, placement));
-            Affine own = new Seat(new Point(7, 9), 10, 10, 33, true).toSheet().after(wanted.toPanel(sitting.width(), sitting.height()));
-            double[] core = {own.a(), own.b(), own.c(), own.d(), own.e(), own.f()};
-            for (int k = 0; k < 6; k++) assertThat(matrix.get(k)).isCloseTo(core[k], within(1e-4));
-        }
-    }
-
-    @SuppressWarnings("unchecked")
-    private List<Double> numbers(String script, Object argument) {
-        return ((List<Number>) page.evaluate(script, argument)).stream().map(Number::doubleValue).toList();
-    }
-
-    /** Settle by keys, slider, turn handle and switch. */
-    @Test
-    void aPictureIsSettledByEveryMeans() {
-        newSheet("120", "80", "mm", "127");
-        grid(1, 2);
-        bring(new FilePayload("Reeds.jpg", "image/jpeg", jpeg(1500, 900, 80)));
-        page.locator("#well").focus();
-        page.keyboard().press("Control+a");
-        page.locator(".shelf-picture").click();
-        assertThat(page.locator("#panels .panel.covered")).hasCount(2);
-        page.keyboard().press("3");
-        click(panel(1));
-        assertThat(page.locator("#tag")).containsText("Panel 2");
-        page.locator("#well").focus();
-        page.keyboard().press("Shift+ArrowRight");
-        assertThat(field("across")).hasValue("10.00 mm");
-        page.keyboard().press("Alt+ArrowLeft");
-        assertThat(field("across")).hasValue("9.90 mm");
-        page.keyboard().press("]");
-        assertThat(page.locator("#zoom-number")).hasValue("110 %");
-        page.locator("#zoom-slider").focus();
-        page.keyboard().press("End");
-        assertThat(page.locator("#zoom-number")).hasValue("1600 %");
-        assertThat(page.locator(".verdict.soft")).containsText("the sheet is meant for 127 ppi");
-        page.locator("#well").focus();
-        page.keyboard().press("c");
-        assertThat(page.locator("#zoom-number")).hasValue("100 %");
-        double[] knob = middle(page.locator("[data-grip=turn]"));
-        drag(knob, 120, 60);
-        assertThat(page.locator("#turn-number")).not().hasValue("0.0°");
-        assertThat(page.locator(".verdict")).containsText("Covers the panel");
-        page.locator("#turn-number").fill("200");
-        page.locator("#turn-number").press("Enter");
-        assertThat(page.locator("#turn-number")).hasValue("\u2212160.0°");
-        page.locator("#held").uncheck();
-        assertThat(page.locator("#undo")).hasAttribute("title", "Undo Release cover: Panel 2");
-        field("across").fill("3 in");
-        field("across").press("Enter");
-        assertThat(page.locator(".verdict.bare")).containsText("is bare");
-        assertThat(page.locator(".card-panel.bare")).hasCount(1);
-        page.locator("[data-edit=cover-again]").click();
-        assertThat(page.locator(".verdict")).containsText("Covers the panel");
-        page.keyboard().press(",");
-        assertThat(page.locator("#tag")).containsText("Panel 1");
     }
 
     /** Depth by dragging a card, contents swapped by dragging, stages by digits, Back, and a used picture that stays. */
@@ -460,7 +195,7 @@ class BrowserTest extends StudioTest {
         page.locator(".card-panel[data-id=p1]").dragTo(page.locator(".card-panel[data-id=p3]"), new Locator.DragToOptions().setTargetPosition(80, 40));
         assertThat(page.locator("#cards .card-panel").last()).hasAttribute("data-id", "p1");
         assertThat(page.locator("#panels .panel").last()).hasAttribute("data-id", "p1");
-        page.keyboard().press("4");
+        page.keyboard().press("6");
         assertThat(page.locator("#deliver")).isVisible();
         page.goBack();
         assertThat(page.locator("#bring")).isAttached();
@@ -529,9 +264,9 @@ class BrowserTest extends StudioTest {
         assertThat(page.locator("#zoom-fit")).hasText(fitted);
     }
 
-    /** One radius for all corners, or one each; and the paper's colour, or none. */
+    /** One radius for all corners, or one each. */
     @Test
-    void cornersAndPaper() {
+    void corners() {
         newSheet("100", "60", "mm", "100");
         grid(1, 2);
         click(panel(0));
@@ -546,26 +281,33 @@ class BrowserTest extends StudioTest {
         page.locator("[data-radius=topLeft]").fill("-2");
         page.locator("[data-radius=topLeft]").press("Enter");
         assertThat(page.locator("[data-problem=radius]")).containsText("cannot be negative");
+    }
+
+    /** The bench of a new selection arrives while somebody types: the words stay in their field, and are for the new selection. */
+    @Test
+    void whatIsBeingTypedStaysInItsField() {
+        newSheet("120", "80", "mm", "100");
+        grid(1, 3);
         page.locator("#well").focus();
-        page.keyboard().press("Escape");
-        page.locator("details[data-part=sheet] summary").click();
-        page.locator("#paper-none").check();
-        assertThat(page.locator("#paper")).hasAttribute("fill", "none");
-        page.locator("#paper-none").uncheck();
-        assertThat(page.locator("#paper")).hasAttribute("fill", "#FFFFFF");
+        page.keyboard().press("Control+a");
+        assertThat(field("left")).isVisible();
+        List<Route> late = new ArrayList<>();
+        page.route("**/bench?*", late::add);
+        double[] at = middle(panel(1));
+        page.mouse().click(at[0], at[1]);
+        page.locator("[data-field=left]").fill("1");
+        page.waitForCondition(() -> !late.isEmpty());
+        late.forEach(Route::resume);
+        assertThat(page.locator("[data-field=name]")).hasValue("Panel 2");
+        assertThat(page.locator("[data-field=left]")).isFocused();
+        page.keyboard().press("Enter");
+        undoSays("Move: Panel 2");
+        assertThat(number("left")).isEqualTo(1);
     }
 
     private double[] onSheet(double x, double y, double width) {
         BoundingBox paper = page.locator("#paper").boundingBox();
         return new double[] {paper.x + x * paper.width / width, paper.y + y * paper.width / width};
-    }
-
-    private void dragTo(double[] from, double[] to) {
-        drag(from, to[0] - from[0], to[1] - from[1]);
-    }
-
-    private void undoSays(String title) {
-        assertThat(page.locator("#undo")).hasAttribute("title", "Undo " + title);
     }
 
     /** A grid with merged cells, laid; opened again with another gap; and with fewer cells than are filled, which asks first. */
@@ -659,10 +401,10 @@ class BrowserTest extends StudioTest {
         page.mouse().down();
         page.mouse().move(at[0] + 30, at[1]);
         page.waitForTimeout(500);
-        page.mouse().move(at[0] + 3, at[1] + 40);
+        page.mouse().move(at[0] + 1, at[1] + 40);
         assertThat(page.locator("#hints .catch")).not().hasCount(0);
         page.mouse().up();
-        undoSays("Move: Panel 1");
+        assertThat(field("top")).not().hasValue("30.00 mm");
         assertThat(number("left")).isEqualTo(left);
         page.keyboard().down("Alt");
         drag(middle(panel(0)), 40, 25);
@@ -848,155 +590,6 @@ class BrowserTest extends StudioTest {
         undoSays("Mirror: Panel 1");
     }
 
-    /** One picture behind three panels: dropped into their gap, moved whole, nudged, set back, loosened, replaced, carried, left. */
-    @Test
-    void aVistaIsMovedWholeAndItsSlicesAlone() {
-        newSheet("200", "100", "mm", "100");
-        grid(1, 3);
-        bring(new FilePayload("Ridges.jpg", "image/jpeg", jpeg(1500, 600, 20)), new FilePayload("Noon.jpg", "image/jpeg", jpeg(900, 900, 170)));
-        page.locator("#well").focus();
-        page.keyboard().press("Control+a");
-        double[] gap = middle(panel(1));
-        gap[0] = (panel(0).boundingBox().x + panel(0).boundingBox().width + panel(1).boundingBox().x) / 2;
-        BoundingBox well = page.locator("#well").boundingBox();
-        page.locator(".shelf-picture").first().dragTo(page.locator("#well"), new Locator.DragToOptions().setTargetPosition(gap[0] - well.x, gap[1] - well.y));
-        undoSays("Vista of Ridges: 3 panels");
-        assertThat(page.locator("#panels image")).hasCount(3);
-        page.keyboard().press("3");
-        page.keyboard().press("Escape");
-        click(panel(1));
-        assertThat(page.locator(".verdict")).containsText("Covers all 3 panels.");
-        List<Double> before = imageLefts();
-        drag(middle(panel(1)), 12, 0);
-        undoSays("Move vista: Panel 2");
-        List<Double> after = imageLefts();
-        for (int i = 0; i < 3; i++) assertThat(after.get(i) - before.get(i)).isCloseTo(after.get(0) - before.get(0), within(1e-3));
-        assertThat(after.get(0)).isGreaterThan(before.get(0) + 0.5);
-        page.mouse().move(middle(panel(2))[0], middle(panel(2))[1]);
-        page.mouse().wheel(0, -200);
-        undoSays("Zoom vista: Panel 3");
-        assertThat(page.locator(".verdict")).containsText("Covers all 3 panels.");
-        drag(middle(page.locator("[data-grip=turn]")), 60, 5);
-        undoSays("Turn vista: Panel 2");
-
-        page.getByText("This panel", new Page.GetByTextOptions().setExact(true)).click();
-        assertThat(page.locator(".verdict")).containsText("Covers the panel.");
-        after = imageLefts();
-        drag(middle(panel(1)), 10, 4);
-        undoSays("Move picture: Panel 2");
-        assertThat(imageLefts().get(0)).isCloseTo(after.get(0), within(1e-6));
-        assertThat(imageLefts().get(1)).isNotCloseTo(after.get(1), within(0.5));
-        page.getByText("Back in register").click();
-        undoSays("Back in register: Panel 2");
-        assertThat(imageLefts().get(1)).isCloseTo(after.get(1), within(1e-3));
-        page.locator("[data-edit=mirror-picture]").click();
-        assertThat(page.locator(".say.fault")).containsText("Mirror the whole vista");
-
-        page.getByText("Whole vista", new Page.GetByTextOptions().setExact(true)).click();
-        assertThat(page.locator(".verdict")).containsText("Covers all 3 panels.");
-        page.locator("details[data-part=loosen] summary").click();
-        page.locator("#loosen [name=offset]").fill("2 mm");
-        page.locator("#loosen .btn").first().click();
-        undoSays("Loosen: 3 panels");
-        page.getByText("Another seed").click();
-        assertThat(page.locator("#loosen [name=seed]")).hasValue("2");
-        page.locator("#loosen [name=zoom]").fill("500");
-        page.locator("#loosen .btn").first().click();
-        assertThat(page.locator("#loosen .problem").filter(new Locator.FilterOptions().setHasText("from 0 to 200 %"))).isVisible();
-
-        page.getByText("All its panels").click();
-        assertThat(page.locator(".card-panel.chosen")).hasCount(3);
-        page.keyboard().press("2");
-        page.getByText("Behind them all").click();
-        page.locator(".shelf-picture").nth(1).click();
-        undoSays("Vista shows Noon");
-        page.keyboard().press("Escape");
-        click(panel(0));
-        page.keyboard().press("3");
-        page.getByText("Carry the slice").click();
-        undoSays("Carry the slice: Panel 1");
-        page.getByText("Leave the vista").click();
-        undoSays("Leave vista: Panel 1");
-        assertThat(page.locator("[name=moves]")).hasCount(0);
-        page.keyboard().press("2");
-        page.getByText("See through to Noon").click();
-        undoSays("Join vista: Panel 1");
-    }
-
-    /** The focal point is set under the pointer, shown, and brought to the middle as near as covering allows; filling keeps it in sight. */
-    @Test
-    void theFocalPointIsSetAndBroughtToThePlace() {
-        newSheet("200", "100", "mm", "100");
-        grid(1, 2);
-        bring(new FilePayload("Wide.jpg", "image/jpeg", jpeg(2400, 600, 20)));
-        click(panel(0));
-        page.locator(".shelf-picture").click();
-        assertThat(page.locator("#panels .panel.covered")).hasCount(1);
-        page.keyboard().press("3");
-        assertThat(page.locator("[data-part=focal]")).containsText("press f");
-        BoundingBox box = panel(0).boundingBox();
-        page.mouse().move(box.x + box.width * 0.8, box.y + box.height * 0.5);
-        page.keyboard().press("f");
-        undoSays("Focal point: Wide");
-        assertThat(page.locator("#marks .focal")).hasCount(1);
-        assertThat(page.locator("[data-part=focal]")).containsText("right, ");
-        page.getByText("Centre", new Page.GetByTextOptions().setExact(true)).click();
-        undoSays("Focal point to the centre: Panel 1");
-        BoundingBox mark = page.locator("#marks .focal").boundingBox();
-        assertThat(mark.x + mark.width / 2).isCloseTo(box.x + box.width / 2, within(1.0));
-        page.getByText("Thirds", new Page.GetByTextOptions().setExact(true)).click();
-        undoSays("Focal point to a crossing of thirds: Panel 1");
-        page.keyboard().press("2");
-        click(panel(1));
-        page.locator(".shelf-picture").click();
-        assertThat(page.locator("#panels .panel.covered")).hasCount(2);
-        page.keyboard().press("3");
-        assertThat(field("across")).not().hasValue("0.00 mm");
-        assertThat(page.locator(".verdict")).containsText("Covers the panel.");
-    }
-
-    /** Where each panel's picture has its upper left corner, mm on the sheet. */
-    private List<Double> imageLefts() {
-        page.waitForTimeout(300);
-        return numbers("() => [...document.querySelectorAll('#panels image')].map(i => i.transform.baseVal.consolidate().matrix.e)", null);
-    }
-
-    /** CSS Backgrounds and Borders 3, 4.5: Chromium rounds a box with overlapping radii as our rectangle does. */
-    @Test
-    void cornersShrinkAsInCss() throws Exception {
-        Random random = new Random(8);
-        Page blank = context.newPage();
-        for (int i = 0; i < 12; i++) {
-            int width = 60 + random.nextInt(200);
-            int height = 60 + random.nextInt(200);
-            int[] r = random.ints(4, 0, 180).toArray();
-            String path = PathData.of(new Rectangle(r[0], r[1], r[2], r[3]).path(width, height));
-            blank.setContent(String.format("<body style='margin:0;background:#fff'><div style='position:absolute;left:0;top:0;width:%dpx;height:%dpx;background:#000;border-radius:%dpx %dpx %dpx %dpx'></div>"
-                    + "<svg style='position:absolute;left:300px;top:0' width='%d' height='%d'><path transform='translate(%s %s)' d='%s'/></svg>", width, height, r[0], r[1], r[2], r[3],
-                    width, height, width / 2.0, height / 2.0, path));
-            BufferedImage painted = ImageIO.read(new ByteArrayInputStream(blank.screenshot()));
-            int wrong = 0;
-            for (int y = 0; y < height; y++) for (int x = 0; x < width; x++) if (Math.abs((painted.getRGB(x, y) & 255) - (painted.getRGB(300 + x, y) & 255)) > 120) wrong++;
-            assertThat(wrong).as(width + "x" + height + " " + Arrays.toString(r)).isLessThanOrEqualTo(6);
-        }
-    }
-
-    /** Files dropped on the window and pasted come onto the shelf, whatever stage is open. */
-    @Test
-    void picturesAreDroppedAndPasted() {
-        newSheet("120", "80", "mm", "100");
-        String files = "async (kind) => { const canvas = document.createElement('canvas'); canvas.width = kind === 'drop' ? 40 : 60; canvas.height = 30;"
-                + "canvas.getContext('2d').fillRect(0, 0, 20, 20); const blob = await new Promise(done => canvas.toBlob(done));"
-                + "const data = new DataTransfer(); data.items.add(new File([blob], kind + '.png', {type: 'image/png'}));"
-                + "window.dispatchEvent(kind === 'drop' ? new DragEvent('drop', {dataTransfer: data, bubbles: true, cancelable: true})"
-                + ": new ClipboardEvent('paste', {clipboardData: data, bubbles: true, cancelable: true})); }";
-        page.evaluate(files, "drop");
-        assertThat(page.locator(".shelf-picture")).hasCount(1);
-        page.evaluate(files, "paste");
-        assertThat(page.locator(".shelf-picture")).hasCount(2);
-        assertThat(page.locator("#undo")).hasAttribute("title", "Undo Import paste");
-    }
-
     /** HttpOnly and SameSite on the session's cookie; a session outlives the page, and ends with the sign-out. */
     @Test
     void theSessionIsGuarded() {
@@ -1007,67 +600,5 @@ class BrowserTest extends StudioTest {
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("You are signed out");
         page.navigate(address("/sheets"));
         assertThat(page).hasURL(address("/sign-in"));
-    }
-
-    /** CSS Images 3, object-fit with object-position 50% 50%: what Chromium paints, and what our placements say it must. */
-    @Test
-    void fitsAreThoseOfObjectFit() throws Exception {
-        Random random = new Random(4);
-        Map<String, Fit> rules = new LinkedHashMap<>(Map.of("cover", Fit.COVER, "contain", Fit.CONTAIN, "fill", Fit.STRETCH, "none", Fit.ACTUAL));
-        Page blank = context.newPage();
-        for (int i = 0; i < 25; i++) {
-            int width = 30 + random.nextInt(280);
-            int height = 30 + random.nextInt(700);
-            BufferedImage checks = checks(40 + random.nextInt(500), 40 + random.nextInt(500));
-            String data = Base64.getEncoder().encodeToString(Encoder.png(checks, 72));
-            StringBuilder html = new StringBuilder("<body style='margin:0;background:#fff'>");
-            int left = 0;
-            for (String rule : rules.keySet()) {
-                html.append(String.format("<img src='data:image/png;base64,%s' style='position:absolute;top:0;left:%dpx;width:%dpx;height:%dpx;object-fit:%s'>",
-                        data, left, width, height, rule));
-                left += 320;
-            }
-            blank.setContent(html.toString());
-            BufferedImage painted = ImageIO.read(new ByteArrayInputStream(blank.screenshot()));
-            left = 0;
-            for (var rule : rules.entrySet()) {
-                BufferedImage box = painted.getSubimage(left, 0, width, height);
-                // One pixel of the box counts as one millimetre, so that actual size is 25.4 ppi.
-                Sitting sitting = new Sitting(Rectangle.SHARP.path(width, height), checks.getWidth(), checks.getHeight());
-                Placement placement = sitting.fitted(rule.getValue(), 0, false, 25.4);
-                assertThat(mistakes(box, checks, placement)).as(rule.getKey() + " of " + checks.getWidth() + "x" + checks.getHeight() + " in " + width + "x" + height).isZero();
-                left += 320;
-            }
-        }
-    }
-
-    /** Eight by eight fields, each with a colour of its own. */
-    private static BufferedImage checks(int width, int height) {
-        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_3BYTE_BGR);
-        for (int y = 0; y < height; y++) for (int x = 0; x < width; x++) image.setRGB(x, y, (x * 8 / width * 30) << 16 | (y * 8 / height * 30) << 8 | 128);
-        return image;
-    }
-
-    /** How many pixels of the box show another field than the placement puts there; field edges, which blur, do not count. */
-    private static int mistakes(BufferedImage box, BufferedImage checks, Placement placement) {
-        var back = placement.toPanel(checks.getWidth(), checks.getHeight()).inverse();
-        double blur = 3 + 2 * Math.max(placement.scaleX(), placement.scaleY());
-        int mistakes = 0;
-        for (int y = 0; y < box.getHeight(); y += 3) {
-            for (int x = 0; x < box.getWidth(); x += 3) {
-                Point middle = new Point(x + 0.5 - box.getWidth() / 2.0, y + 0.5 - box.getHeight() / 2.0);
-                int expected = colour(checks, back.apply(middle));
-                boolean edge = false;
-                for (double[] off : new double[][] {{-blur, 0}, {blur, 0}, {0, -blur}, {0, blur}}) edge |= colour(checks, back.apply(middle.plus(new Point(off[0], off[1])))) != expected;
-                if (!edge && (box.getRGB(x, y) & 0xFFFFFF) != expected) mistakes++;
-            }
-        }
-        return mistakes;
-    }
-
-    private static int colour(BufferedImage checks, Point at) {
-        int x = (int) Math.floor(at.x());
-        int y = (int) Math.floor(at.y());
-        return x < 0 || y < 0 || x >= checks.getWidth() || y >= checks.getHeight() ? 0xFFFFFF : checks.getRGB(x, y) & 0xFFFFFF;
     }
 }

@@ -41,7 +41,9 @@ abstract class StudioTest {
         g.setPaint(new GradientPaint(0, 0, Color.getHSBColor(hue / 360f, 0.7f, 0.9f), width, height, Color.getHSBColor(hue / 360f + 0.4f, 0.8f, 0.3f)));
         g.fillRect(0, 0, width, height);
         g.setColor(Color.WHITE);
-        g.fillOval(width / 3, height / 3, width / 6, width / 6);
+        // Two alike, so that no focal point is proposed.
+        g.fillOval(width * 3 / 16, height / 2 - width / 16, width / 8, width / 8);
+        g.fillOval(width * 11 / 16, height / 2 - width / 16, width / 8, width / 8);
         g.dispose();
         return Encoder.jpeg(image, 0.95f, 300);
     }

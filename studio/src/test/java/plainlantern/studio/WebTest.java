@@ -18,6 +18,8 @@ import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import java.util.zip.ZipInputStream;
 import javax.imageio.ImageIO;
@@ -119,6 +121,63 @@ class WebTest extends StudioTest {
         assertThat(sheets.version(id, member.id())).isEqualTo(1);
     }
 
+    /** What Dress asks of the pixels: a caption against what is behind it, the colour of a spot, leading colours, a preview without its background. */
+    @Test
+    void dressAsksForPixels() throws Exception {
+        send("/edits", edit("{'kind':'add-caption','text':'High water'}", 1));
+        send("/edits", edit("{'kind':'set-plate','panels':['p4'],'colour':'#23262A','opacity':1}", 2));
+        JsonNode reading = answer(ask(get("/sheets/" + id + "/contrast?panel=p4"))).path("reading");
+        assertThat(reading.path("ratio").asString("")).isEqualTo("1.0");
+        assertThat(reading.path("enough").asBoolean(true)).isFalse();
+        assertThat(reading.path("colour").asString("")).isEqualTo("#FFFFFF");
+        assertThat(reading.path("opacity").asDouble(0)).isBetween(0.4, 0.8);
+        assertThat(answer(ask(get("/sheets/" + id + "/contrast?panel=p1"))).size()).isZero();
+        assertThat(ask(get("/sheets/" + id + "/contrast?panel=p9")).getStatus()).isEqualTo(409);
+        assertThat(answer(ask(get("/sheets/" + id + "/colour?x=1&y=1"))).asString("")).isEqualTo("#FFFFFF");
+        assertThat(answer(ask(get("/sheets/" + id + "/colour?x=50&y=25"))).asString("")).isEqualTo("#23262A");
+        assertThat(ask(get("/sheets/" + id + "/colour?x=NaN&y=25")).getStatus()).isEqualTo(422);
+        assertThat(answer(ask(get("/sheets/" + id + "/palette?picture=" + picture.id()))).size()).isBetween(1, 6);
+        MockHttpServletResponse clear = ask(get("/pictures/" + picture.id() + "/without-ffffff-1000-0/small"));
+        assertThat(clear.getContentType()).isEqualTo("image/png");
+        assertThat(ImageIO.read(new ByteArrayInputStream(clear.getContentAsByteArray())).getRGB(10, 10) >>> 24).isZero();
+        assertThat(ask(get("/pictures/" + picture.id() + "/without-ffffff-9000-0/small")).getStatus()).isEqualTo(422);
+        assertThat(ask(get("/pictures/" + picture.id() + "/without-everything/small")).getStatus()).isEqualTo(404);
+    }
+
+    /** A background that is taken out of a picture is drawn so wherever the picture is used, and the picture's foot is found anew. */
+    @Test
+    void aClearedPictureIsDrawnAnew() throws Exception {
+        JsonNode answer = answer(send("/edits", edit("{'kind':'clear-background','picture':'" + picture.id() + "','colour':'#FFFFFF','tolerance':'100 %','softness':0}", 1)));
+        assertThat(answer.path("changed").size()).isEqualTo(2);
+        assertThat(answer.path("changed").path(0).path("board").asString("")).contains("/without-ffffff-1000-0/medium");
+        assertThat(sheets.open(id, member.id()).sheet().picture(picture.id()).foot()).isPresent();
+        send("/edits", edit("{'kind':'clear-background','picture':'" + picture.id() + "'}", 2));
+        assertThat(sheets.open(id, member.id()).sheet().picture(picture.id()).foot()).isEmpty();
+    }
+
+    /** A kept version is listed and painted, and returned to as one step that can be undone; a name is needed, and it comes only from the list. */
+    @Test
+    void versionsAreKept() throws Exception {
+        String page = ask(post("/sheets/" + id + "/keeps").param("name", "Before the <cut>")).getContentAsString();
+        assertThat(page).contains("Before the &lt;cut&gt;");
+        Matcher keep = Pattern.compile("data-keep=\"([0-9a-f-]{36})\"").matcher(page);
+        assertThat(keep.find()).isTrue();
+        send("/edits", edit("{'kind':'remove','panels':['p1','p2']}", 1));
+        BufferedImage then = ImageIO.read(new ByteArrayInputStream(ask(get("/sheets/" + id + "/keeps/" + keep.group(1) + "/painted?side=200")).getContentAsByteArray()));
+        BufferedImage now = ImageIO.read(new ByteArrayInputStream(ask(get("/sheets/" + id + "/painted?side=200")).getContentAsByteArray()));
+        assertThat(then.getWidth()).isEqualTo(200);
+        assertThat(then.getRGB(30, 50)).isNotEqualTo(now.getRGB(30, 50));
+        JsonNode answer = answer(ask(post("/sheets/" + id + "/keeps/" + keep.group(1) + "/return").contentType(MediaType.APPLICATION_JSON).content("{\"stage\":\"fill\",\"selected\":[]}")));
+        assertThat(answer.path("order").size()).isEqualTo(3);
+        assertThat(answer.path("undo").asString("")).isEqualTo("Return to: Before the <cut>");
+        send("/undo", edit("null", 3));
+        assertThat(sheets.open(id, member.id()).sheet().panels()).hasSize(1);
+        assertThat(ask(post("/sheets/" + id + "/keeps").param("name", " ")).getStatus()).isEqualTo(422);
+        assertThat(ask(post("/sheets/" + id + "/keeps/" + keep.group(1) + "/forget")).getContentAsString()).doesNotContain("data-keep");
+        assertThat(ask(get("/sheets/" + id + "/keeps/" + keep.group(1) + "/painted")).getStatus()).isEqualTo(404);
+        assertThat(send("/edits", edit("{'kind':'return-to','name':'x','kept':" + SheetJson.write(sheets.open(id, member.id()).sheet()).replace('"', '\'') + "}", 4)).getStatus()).isEqualTo(422);
+    }
+
     @Test
     void aPreviewShowsAndChangesNothing() throws Exception {
         JsonNode cells = answer(send("/preview", edit("{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':2,'columns':2,'gapAcross':0,'gapDown':0},'margins':{'top':0,'right':0,'bottom':0,'left':0}}", 1)));
@@ -183,7 +242,7 @@ class WebTest extends StudioTest {
         assertThat(nudged.path("changed").size()).isEqualTo(1);
         JsonNode focal = answer(send("/edits", edit("{'kind':'set-focal','picture':'" + picture.id() + "','x':0.5,'y':0.25}", 4)));
         assertThat(focal.path("changed").size()).isEqualTo(3);
-        assertThat(focal.path("changed").path(0).path("board").asString("")).contains("&quot;focal&quot;:{&quot;x&quot;:0.5,&quot;y&quot;:0.25}");
+        assertThat(focal.path("changed").path(0).path("board").asString("")).contains("&quot;focal&quot;:{&quot;x&quot;:0.5,&quot;y&quot;:0.25,");
         assertThat(answer(send("/edits", edit("{'kind':'leave-vista','panels':['p1','p2','p3']}", 5))).path("vistas").size()).isZero();
     }
 
@@ -228,19 +287,6 @@ class WebTest extends StudioTest {
         Opened now = sheets.open(id, member.id());
         assertThat(now.version()).isEqualTo(81);
         assertThat(now.sheet().panel("p1").seat().centre().x()).isEqualTo(before + 20);
-    }
-
-    /** 100 × 50 mm at 127 ppi are 500 × 250 px. */
-    @Test
-    void deliveriesAreFilesOfTheRightSizeAndName() throws Exception {
-        MockHttpServletResponse png = ask(post("/sheets/" + id + "/deliveries").param("format", "png").param("ppi", "127").param("paper", "false"));
-        BufferedImage image = ImageIO.read(new ByteArrayInputStream(png.getContentAsByteArray()));
-        assertThat(image.getWidth()).isEqualTo(500);
-        assertThat(image.getRGB(3, 3) >>> 24).isZero();
-        assertThat(png.getHeader("Content-Disposition")).contains("attachment", "Season-%20card-2.png");
-        MockHttpServletResponse jpeg = ask(post("/sheets/" + id + "/deliveries").param("format", "jpeg").param("ppi", "254").param("quality", "80"));
-        assertThat(ImageIO.read(new ByteArrayInputStream(jpeg.getContentAsByteArray())).getWidth()).isEqualTo(1000);
-        assertThat(jpeg.getContentType()).isEqualTo("image/jpeg");
     }
 
     @ParameterizedTest
@@ -301,6 +347,6 @@ class WebTest extends StudioTest {
     void aHugeSheetCanBeOpenedThoughNotDeliveredWhole() throws Exception {
         id = sheets.add(member.id(), Sheet.empty("Wall", Unit.MM, 5000, 5000, 2400), "New sheet");
         assertThat(ask(get("/sheets/" + id)).getStatus()).isEqualTo(200);
-        assertThat(ask(get("/sheets/" + id + "/bench?stage=deliver")).getContentAsString()).contains("Up to 101 ppi is possible");
+        assertThat(answer(ask(get("/sheets/" + id + "/delivery-size?format=png&ppi=2400"))).path("message").asString("")).contains("Up to 101 ppi is possible");
     }
 }

@@ -12,13 +12,14 @@ import plainlantern.arranging.Snaps;
  * @param changed  panels that are new or different, each as its group on the board and its card
  * @param order    all panels from back to front; whatever is not named is gone
  * @param selected what is selected now
- * @param paper    the paper's colour, empty where there is none
+ * @param paper    what lies behind all, as SVG; empty where nothing does
+ * @param swatches the palette
  * @param bench    the bench's HTML
  * @param vistas  how each vista lies, for gestures
  * @param guides   the lines that are shown to help placing
  */
 record Answer(long version, String name, String size, String kept, String undo, String redo, List<Part> changed, List<String> order,
-              List<String> selected, String paper, String count, String states, String bench, Facts facts,
+              List<String> selected, String paper, List<Map<String, String>> swatches, String count, String states, String bench, Facts facts,
               List<Snaps.Line> guides, List<Map<String, Object>> vistas) {
     /** What the sheet is; lengths in mm. */
     record Facts(String unit, double ppi, double width, double height, double bleed) {}

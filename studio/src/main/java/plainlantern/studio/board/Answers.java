@@ -12,29 +12,33 @@ import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
 import plainlantern.arranging.Snaps;
 import plainlantern.rendering.BoardPainter;
+import plainlantern.scene.Scene.PictureLayer;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Panel;
-import plainlantern.sheet.Paper;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetSize;
 import plainlantern.sheet.Vista;
 import plainlantern.studio.sheets.Change;
 import plainlantern.studio.sheets.Opened;
+import plainlantern.studio.shelf.ClearAddress;
 
 /** Draws the fragments that a change of a sheet calls for. */
 @Component
 class Answers {
     /** Where the board finds a picture at first; the page asks for more pixels where it shows it larger. */
-    static final Function<String, String> BOARD = sha -> "/pictures/" + sha + "/medium";
-    static final Function<String, String> CARD = sha -> "/pictures/" + sha + "/small";
+    static final Function<PictureLayer, String> BOARD = layer -> pixels(layer) + "/medium";
+    static final Function<PictureLayer, String> CARD = layer -> pixels(layer) + "/small";
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
+
+    private static String pixels(PictureLayer layer) {
+        return "/pictures/" + layer.picture() + layer.clear().map(clear -> "/" + ClearAddress.of(clear)).orElse("");
+    }
 
     private final ITemplateEngine templates;
     private final Map<String, String> gallery = new ConcurrentHashMap<>();
@@ -43,24 +47,25 @@ class Answers {
         this.templates = templates;
     }
 
-    /** What the page looks at: the open stage, and whether the numbers of whole vistas are wanted. */
-    record Looking(Stage stage, boolean whole) {}
-
     /** @param whole whether everything is drawn, because the page showed another version than the edit met */
     Answer to(Change change, boolean whole, Looking looking, Collection<String> selected) {
         Sheet now = change.after().sheet();
+        if (whole) return whole(change.after(), looking, selected);
+        return answer(change.after(), changed(change.before(), now), looking, selected, now.shelf().equals(change.before().shelf()));
+    }
+
+    /** The panels that are new or look different. */
+    static List<Panel> changed(Sheet was, Sheet now) {
         Map<String, Panel> before = new HashMap<>();
-        if (!whole) for (Panel panel : change.before().panels()) before.put(panel.id(), panel);
-        Set<String> elsewhere = whole ? Set.of() : elsewhere(change);
-        List<Panel> changed = now.panels().stream().filter(p -> !p.equals(before.get(p.id())) || elsewhere.contains(p.id())).toList();
-        return answer(change.after(), changed, looking, selected);
+        for (Panel panel : was.panels()) before.put(panel.id(), panel);
+        Set<String> elsewhere = elsewhere(was, now);
+        return now.panels().stream().filter(p -> !p.equals(before.get(p.id())) || elsewhere.contains(p.id())).toList();
     }
 
     /** The panels that show something else although they are as they were: their vista was moved, or their picture got a focal point. */
-    private static Set<String> elsewhere(Change change) {
-        Sheet now = change.after().sheet();
-        Set<Vista> lay = new HashSet<>(change.before().vistas());
-        Set<Picture> were = new HashSet<>(change.before().shelf());
+    private static Set<String> elsewhere(Sheet was, Sheet now) {
+        Set<Vista> lay = new HashSet<>(was.vistas());
+        Set<Picture> were = new HashSet<>(was.shelf());
         Set<String> panels = new HashSet<>();
         for (Vista vista : now.vistas()) if (!lay.contains(vista)) now.members(vista.id()).forEach(p -> panels.add(p.id()));
         for (Picture picture : now.shelf()) if (!were.contains(picture)) now.users(picture.id()).forEach(p -> panels.add(p.id()));
@@ -68,10 +73,10 @@ class Answers {
     }
 
     Answer whole(Opened opened, Looking looking, Collection<String> selected) {
-        return answer(opened, opened.sheet().panels(), looking, selected);
+        return answer(opened, opened.sheet().panels(), looking, selected, false);
     }
 
-    private Answer answer(Opened opened, List<Panel> changed, Looking looking, Collection<String> selected) {
+    private Answer answer(Opened opened, List<Panel> changed, Looking looking, Collection<String> selected, boolean sameShelf) {
         Sheet sheet = opened.sheet();
         List<String> order = sheet.elements().stream().map(Element::id).toList();
         Set<String> there = new HashSet<>(order);
@@ -83,9 +88,14 @@ class Answers {
             parts.add(new Answer.Part(changed.get(i).id(), BoardPainter.panel(sheet, changed.get(i), BOARD), cards[i]));
         }
         return new Answer(opened.version(), sheet.name(), SheetSize.describe(sheet), kept(opened), opened.undo().orElse(""),
-                opened.redo().orElse(""), parts, order, kept, sheet.paper() instanceof Paper.Plain plain ? plain.colour().hex() : "",
-                lineUp.count(), lineUp.states(), bench(BenchView.of(opened.id(), sheet, looking.stage(), kept, looking.whole())),
+                opened.redo().orElse(""), parts, order, kept, BoardPainter.paper(sheet, BOARD), swatches(sheet),
+                lineUp.count(), lineUp.states(), bench(BenchView.of(opened.id(), sheet, looking, kept, sameShelf)),
                 new Answer.Facts(sheet.unit().symbol(), sheet.ppi(), sheet.width(), sheet.height(), sheet.bleed()), guides(sheet), vistas(sheet));
+    }
+
+    /** The palette as the colour fields offer it. */
+    static List<Map<String, String>> swatches(Sheet sheet) {
+        return sheet.styles().swatches().stream().map(s -> Map.of("id", s.id(), "name", s.name(), "colour", s.colour().hex())).toList();
     }
 
     static List<Map<String, Object>> vistas(Sheet sheet) {

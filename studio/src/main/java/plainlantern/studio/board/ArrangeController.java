@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.ResponseBody;
 import plainlantern.arranging.Seams;
 import plainlantern.arranging.Snaps;
 import plainlantern.fitting.Vistas;
+import plainlantern.sheet.Content;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
@@ -64,7 +65,7 @@ public class ArrangeController {
         // A vista stays behind: what was seen of it goes along as a picture of the panel's own.
         List<Panel> copied = sheet.panels(panels).stream().map(p -> Vistas.left(sheet, p)).toList();
         Set<String> shown = new HashSet<>();
-        for (Panel panel : copied) panel.picture().ifPresent(own -> shown.add(own.picture()));
+        for (Panel panel : copied) for (Content layer : panel.content()) if (layer instanceof Content.OwnPicture own) shown.add(own.picture());
         return new Copied(copied, sheet.shelf().stream().filter(p -> shown.contains(p.id())).toList());
     }
 

@@ -7,7 +7,6 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -22,14 +21,24 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import plainlantern.arranging.Ground;
+import plainlantern.editing.AddCaption;
 import plainlantern.editing.AddPanel;
+import plainlantern.editing.AddRule;
+import plainlantern.editing.ClearBackground;
 import plainlantern.editing.Cut;
+import plainlantern.editing.Deal;
 import plainlantern.editing.Duplicate;
 import plainlantern.editing.Edit;
 import plainlantern.editing.EditReader;
+import plainlantern.editing.FramePicture;
 import plainlantern.editing.LayOut;
+import plainlantern.editing.MoveOut;
 import plainlantern.editing.Paste;
+import plainlantern.editing.ReturnTo;
+import plainlantern.editing.RulesAlong;
 import plainlantern.editing.ShelvePictures;
+import plainlantern.editing.SplitPicture;
+import plainlantern.fitting.Dealing.Dealt;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Typed;
 import plainlantern.outline.PathData;
@@ -37,12 +46,10 @@ import plainlantern.pattern.EvenGrid;
 import plainlantern.pattern.Piece;
 import plainlantern.rendering.BoardPainter;
 import plainlantern.sheet.Element;
-import plainlantern.sheet.Panel;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
 import plainlantern.sheet.SheetSize;
-import plainlantern.sheet.Vista;
 import plainlantern.studio.account.Member;
 import plainlantern.studio.sheets.Change;
 import plainlantern.studio.sheets.Opened;
@@ -65,9 +72,9 @@ public class BoardController {
     }
 
     /** An edit on its way in, with what the page shows; {@code edit} is read when the sheet it meets is known. */
-    record Request(JsonNode edit, String stage, List<String> selected, long version, @Typed.Switch boolean whole) {
-        Answers.Looking looking() {
-            return new Answers.Looking(Stage.of(stage), whole);
+    record Request(JsonNode edit, String stage, List<String> selected, long version, @Typed.Switch boolean whole, @Typed.Layer int layer) {
+        Looking looking() {
+            return new Looking(Stage.of(stage), whole, layer);
         }
     }
 
@@ -86,18 +93,21 @@ public class BoardController {
         model.addAttribute("panels", sheet.panels().stream().map(p -> BoardPainter.panel(sheet, p, Answers.BOARD)).toList());
         model.addAttribute("lineup", LineUpView.of(sheet, sheet.panels(), Answers.CARD));
         model.addAttribute("vistas", SheetJson.MAPPER.writeValueAsString(Answers.vistas(sheet)));
+        model.addAttribute("swatches", SheetJson.MAPPER.writeValueAsString(Answers.swatches(sheet)));
+        model.addAttribute("paper", BoardPainter.paper(sheet, Answers.BOARD));
         model.addAttribute("guides", SheetJson.MAPPER.writeValueAsString(Answers.guides(sheet)));
         model.addAttribute("gallery", answers.gallery());
         model.addAttribute("stages", Stage.values());
-        model.addAttribute("view", BenchView.of(id, sheet, Stage.of(stage), List.of(), false));
+        model.addAttribute("view", BenchView.of(id, sheet, Looking.at(stage), List.of()));
         return "board/workbench";
     }
 
     @GetMapping(path = "/bench", produces = MediaType.TEXT_HTML_VALUE)
     @ResponseBody
     String bench(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam String stage,
-                 @RequestParam(defaultValue = "") List<String> selected, @RequestParam(defaultValue = "false") boolean whole) {
-        return answers.bench(BenchView.of(id, sheets.open(id, member.id()).sheet(), Stage.of(stage), selected, whole));
+                 @RequestParam(defaultValue = "") List<String> selected, @RequestParam(defaultValue = "false") boolean whole,
+                 @RequestParam(defaultValue = "-1") int layer) {
+        return answers.bench(BenchView.of(id, sheets.open(id, member.id()).sheet(), new Looking(Stage.of(stage), whole, layer), selected));
     }
 
     /** Everything anew where the sheet is no longer at {@code version}, else 204. */
@@ -105,23 +115,23 @@ public class BoardController {
     @ResponseBody
     ResponseEntity<Answer> changes(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam long version,
                                    @RequestParam String stage, @RequestParam(defaultValue = "") List<String> selected,
-                                   @RequestParam(defaultValue = "false") boolean whole) {
+                                   @RequestParam(defaultValue = "false") boolean whole, @RequestParam(defaultValue = "-1") int layer) {
         if (sheets.version(id, member.id()) == version) return ResponseEntity.noContent().build();
-        return ResponseEntity.ok(answers.whole(sheets.open(id, member.id()), new Answers.Looking(Stage.of(stage), whole), selected));
+        return ResponseEntity.ok(answers.whole(sheets.open(id, member.id()), new Looking(Stage.of(stage), whole, layer), selected));
     }
 
     @PostMapping("/edits")
     @ResponseBody
     Answer edit(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Request request) {
         Edit[] read = new Edit[1];
-        Change change = sheets.apply(id, member.id(), sheet -> read[0] = read(request, sheet));
+        Change change = sheets.apply(id, member.id(), sheet -> read[0] = read(member, request, sheet));
         Collection<String> selected = selected(read[0], request.selected(), change);
         return answers.to(change, change.versionBefore() != request.version(), request.looking(), selected);
     }
 
     /** New panels become the selection; halves of a cut join it, so that the next cut divides them too. */
     private static Collection<String> selected(Edit edit, List<String> before, Change change) {
-        if (edit instanceof Duplicate || edit instanceof AddPanel) return added(change);
+        if (edit instanceof Duplicate || edit instanceof AddPanel || edit instanceof FramePicture || edit instanceof SplitPicture || edit instanceof MoveOut || edit instanceof AddCaption || edit instanceof AddRule || edit instanceof RulesAlong) return added(change);
         if (!(edit instanceof Cut) || before.isEmpty()) return before;
         List<String> both = new ArrayList<>(before);
         both.addAll(added(change));
@@ -133,14 +143,15 @@ public class BoardController {
     @ResponseBody
     Map<String, Object> preview(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Request request) {
         Sheet before = sheets.open(id, member.id()).sheet();
-        Edit edit = read(request, before);
+        Edit edit = read(member, request, before);
         if (edit instanceof LayOut layOut) return laid(layOut, before);
-        Sheet after = edit.apply(before);
-        Set<Panel> was = new HashSet<>(before.panels());
-        Set<Vista> lay = new HashSet<>(before.vistas());
-        List<Answer.Part> parts = after.panels().stream().filter(p -> !was.contains(p) || p.slice().map(s -> !lay.contains(after.vista(s.vista()))).orElse(false))
-                .map(p -> new Answer.Part(p.id(), BoardPainter.panel(after, p, Answers.BOARD), "")).toList();
-        return Map.of("changed", parts, "vistas", Answers.vistas(after));
+        List<Dealt> dealt = edit instanceof Deal deal ? deal.dealt(before) : List.of();
+        Sheet after = edit instanceof Deal ? Deal.filled(before, dealt) : edit.on(before);
+        if (edit instanceof SplitPicture split) return Map.of("says", split.says(before, after));
+        List<Answer.Part> parts = Answers.changed(before, after).stream().map(p -> new Answer.Part(p.id(), BoardPainter.panel(after, p, Answers.BOARD), "")).toList();
+        Map<String, Object> seen = new HashMap<>(Map.of("changed", parts, "vistas", Answers.vistas(after)));
+        if (edit instanceof Deal) seen.put("deal", DealView.of(before, dealt));
+        return seen;
     }
 
     /** The pieces of a pattern as they would lie, what is said of them, what would be lost; for grids also the lines between cells. */
@@ -158,6 +169,14 @@ public class BoardController {
         return laid;
     }
 
+    /** One picture of the shelf, larger. */
+    @GetMapping("/shelf/{sha}")
+    String closer(@AuthenticationPrincipal Member member, @PathVariable UUID id, @PathVariable String sha, Model model) {
+        model.addAttribute("gallery", answers.gallery());
+        model.addAttribute("closer", PictureCloser.of(sheets.open(id, member.id()).sheet(), sha, pictures.corners(member.id(), sha)));
+        return "board/closer :: closer";
+    }
+
     /** Copied panels that belong on this sheet now. */
     @PostMapping("/paste")
     @ResponseBody
@@ -167,8 +186,13 @@ public class BoardController {
             BadInput.unless(edit instanceof Paste, "edit", "There is nothing to paste.");
             Paste paste = (Paste) edit;
             Map<String, String> names = new LinkedHashMap<>();
-            for (Picture picture : paste.pictures()) names.put(picture.id(), picture.name());
-            return new Paste(paste.panels(), pictures.owned(member.id(), names), paste.dx(), paste.dy());
+            Map<String, Picture> told = new HashMap<>();
+            for (Picture picture : paste.pictures()) {
+                names.put(picture.id(), picture.name());
+                told.put(picture.id(), picture);
+            }
+            List<Picture> owned = pictures.owned(member.id(), names).stream().map(p -> told.get(p.id()).clear().isEmpty() ? p : p.cleared(told.get(p.id()).clear(), told.get(p.id()).foot())).toList();
+            return new Paste(paste.panels(), owned, paste.dx(), paste.dy());
         });
         return answers.to(change, change.versionBefore() != request.version(), request.looking(), added(change));
     }
@@ -178,7 +202,7 @@ public class BoardController {
     Answer shelve(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Shelving request) {
         ShelvePictures edit = new ShelvePictures(pictures.owned(member.id(), request.pictures()));
         Change change = sheets.apply(id, member.id(), sheet -> edit);
-        return answers.to(change, change.versionBefore() != request.version(), new Answers.Looking(Stage.of(request.stage()), request.whole()), request.selected());
+        return answers.to(change, change.versionBefore() != request.version(), new Looking(Stage.of(request.stage()), request.whole(), -1), request.selected());
     }
 
     @PostMapping("/undo")
@@ -198,10 +222,10 @@ public class BoardController {
     }
 
     /** Pictures come onto a shelf through {@link #shelve} alone, which knows whose they are. */
-    private static Edit read(Request request, Sheet sheet) {
+    private Edit read(Member member, Request request, Sheet sheet) {
         Edit edit = EditReader.read(String.valueOf(request.edit()), sheet);
-        BadInput.unless(!(edit instanceof ShelvePictures || edit instanceof Paste), "edit", "Pictures are brought in through the shelf.");
-        return edit;
+        BadInput.unless(!(edit instanceof ShelvePictures || edit instanceof Paste || edit instanceof ReturnTo), "edit", "This is done in another way: pictures come through the shelf, kept versions through their list.");
+        return edit instanceof ClearBackground clear ? clear.standing(pictures.foot(member.id(), sheet.picture(clear.picture()).id(), clear.cleared())) : edit;
     }
 
     private static List<String> added(Change change) {

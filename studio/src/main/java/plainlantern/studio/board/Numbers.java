@@ -2,13 +2,14 @@ package plainlantern.studio.board;
 
 import java.util.Locale;
 import plainlantern.fitting.Coverage;
+import plainlantern.geometry.Unit;
 import plainlantern.sheet.Sheet;
 
 /** Numbers of a sheet as people read them. */
 public record Numbers(Sheet sheet) {
     /** "12.40 mm", in the sheet's unit. */
     public String length(double mm) {
-        return bare(mm) + " " + sheet.unit().symbol();
+        return sheet.length(mm);
     }
 
     /** "12.40" */
@@ -16,8 +17,14 @@ public record Numbers(Sheet sheet) {
         return sheet.unit().show(mm, sheet.ppi());
     }
 
+    /** The size of letters, in points as the trade has it, in pixels on pixel sheets. */
+    public String letters(double mm) {
+        Unit unit = sheet.unit() == Unit.PX ? Unit.PX : Unit.PT;
+        return unit.show(mm, sheet.ppi()) + " " + unit.symbol();
+    }
+
     public String percent(double share) {
-        return String.format(Locale.ROOT, share < 0.0995 ? "%.1f %%" : "%.0f %%", share * 100);
+        return Unit.percent(share);
     }
 
     public String degrees(double turn) {
@@ -34,8 +41,6 @@ public record Numbers(Sheet sheet) {
             return "To spare, in " + sheet.unit().symbol() + ": " + bare(c.left()) + " left, " + bare(c.right()) + " right, " + bare(c.top()) + " top, "
                     + bare(c.bottom()) + " bottom.";
         }
-        double worst = Math.min(Math.min(c.left(), c.right()), Math.min(c.top(), c.bottom()));
-        String side = worst == c.left() ? "left" : worst == c.right() ? "right" : worst == c.top() ? "top" : "bottom";
-        return "Up to " + length(-worst) + " missing at the " + side + " of the picture.";
+        return "Up to " + length(c.missing()) + " missing at the " + c.worst() + " of the picture.";
     }
 }

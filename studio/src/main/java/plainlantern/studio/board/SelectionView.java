@@ -14,10 +14,12 @@ import plainlantern.geometry.Point;
 import plainlantern.outline.Outline;
 import plainlantern.outline.Rectangle;
 import plainlantern.sheet.Content.OwnPicture;
+import plainlantern.sheet.Content.VistaSlice;
 import plainlantern.sheet.Nudge;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Placement;
+import plainlantern.sheet.Role;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Vista;
 
@@ -25,7 +27,12 @@ import plainlantern.sheet.Vista;
  * What the bench shows of the selected panels. A field is empty where the panels differ.
  */
 public record SelectionView(List<Panel> panels, String title, String left, String top, String width, String height, String turn,
-                            String outline, List<String> radii, Optional<PictureView> picture) {
+                            String outline, List<String> radii, Optional<PictureView> picture, Optional<LayersView> layers) {
+    /** Those of the selection that are floats. */
+    public List<Panel> floats() {
+        return panels.stream().filter(p -> p.role() == Role.FLOAT).toList();
+    }
+
     /** How the pictures of the selection sit; numbers are of the first panel that has a picture. */
     public record PictureView(String name, String fit, String across, String down, String zoom, double zoomNumber, String turn,
                               double turnNumber, boolean held, Coverage coverage, String verdict, String room,
@@ -41,16 +48,17 @@ public record SelectionView(List<Panel> panels, String title, String left, Strin
      */
     public record VistaView(String id, int members, boolean whole, boolean carried, boolean nudged) {}
 
-    static SelectionView of(Sheet sheet, Collection<String> selected, boolean whole) {
+    static SelectionView of(Sheet sheet, Collection<String> selected, Looking looking) {
         List<Panel> panels = sheet.panels().stream().filter(p -> selected.contains(p.id())).toList();
-        if (panels.isEmpty()) return new SelectionView(panels, "", "", "", "", "", "", "", List.of(), Optional.empty());
+        if (panels.isEmpty()) return new SelectionView(panels, "", "", "", "", "", "", "", List.of(), Optional.empty(), Optional.empty());
         Numbers numbers = new Numbers(sheet);
         Box box = Box.union(panels.stream().map(Panel::boundsOnSheet).toList());
         String title = panels.size() == 1 ? panels.get(0).name() : panels.size() + " panels";
         return new SelectionView(panels, title, numbers.length(box.x()), numbers.length(box.y()),
                 common(panels, p -> numbers.length(p.seat().width())), common(panels, p -> numbers.length(p.seat().height())),
                 common(panels, p -> numbers.degrees(p.seat().turn())), common(panels, p -> p.outline().label()),
-                radii(numbers, panels), panels.stream().filter(p -> !p.content().isEmpty()).findFirst().map(p -> picture(sheet, p, whole)));
+                radii(numbers, panels), panels.stream().filter(p -> p.acting(looking.layer()) >= 0).findFirst().map(p -> picture(sheet, p, looking)),
+                Optional.of(LayersView.of(sheet, panels.get(0), looking.layer())));
     }
 
     private static String common(List<Panel> panels, Function<Panel, String> field) {
@@ -64,10 +72,11 @@ public record SelectionView(List<Panel> panels, String title, String left, Strin
         return List.of(numbers.bare(r.topLeft()), numbers.bare(r.topRight()), numbers.bare(r.bottomRight()), numbers.bare(r.bottomLeft()));
     }
 
-    private static PictureView picture(Sheet sheet, Panel panel, boolean wholeWanted) {
-        Optional<Vista> vista = panel.slice().map(slice -> sheet.vista(slice.vista()));
-        boolean whole = wholeWanted && vista.isPresent();
-        OwnPicture own = Vistas.shown(sheet, panel).orElseThrow();
+    private static PictureView picture(Sheet sheet, Panel panel, Looking looking) {
+        boolean sliced = panel.content().get(panel.acting(looking.layer())) instanceof VistaSlice;
+        Optional<Vista> vista = panel.slice().filter(slice -> sliced).map(slice -> sheet.vista(slice.vista()));
+        boolean whole = looking.whole() && vista.isPresent();
+        OwnPicture own = Vistas.shown(sheet, panel, looking.layer()).orElseThrow();
         Sitting sitting = whole ? Vistas.sitting(sheet, vista.get()) : Sitting.of(panel, sheet.picture(own.picture()));
         Placement p = whole ? Vistas.placement(vista.get(), sheet.picture(own.picture())) : own.placement();
         Point from = whole ? sitting.middle() : Point.ORIGIN;

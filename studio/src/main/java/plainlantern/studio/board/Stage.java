@@ -7,7 +7,9 @@ public enum Stage {
     ARRANGE("Arrange", "Panels move, and what they show moves along."),
     FILL("Fill", "Drag a picture onto a panel, or select panels and click a picture."),
     SETTLE("Settle", "Panels stay put. Drag to move the picture inside the lit panel."),
-    DELIVER("Deliver", "Hand the sheet over as a picture, or save it whole as a bundle.");
+    DRESS("Dress", "What surrounds the panels and stands before them. Captions, floats and rules are dragged here."),
+    CHECK("Check", "What is wrong with the sheet, the worst first. Click a fault to see where it is."),
+    DELIVER("Deliver", "Hand it over, whole or in parts, or save it as a bundle.");
 
     private final String label;
     private final String hint;

@@ -1,107 +1,172 @@
 package plainlantern.studio.deliver;
 
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.Semaphore;
-import org.springframework.http.ContentDisposition;
+import java.util.stream.Stream;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.bind.annotation.RestController;
-import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
-import plainlantern.bundle.Bundle;
-import plainlantern.bundle.BundleWriter;
-import plainlantern.geometry.Lengths;
+import plainlantern.geometry.BadInput;
 import plainlantern.rendering.Delivery;
-import plainlantern.rendering.RasterPainter;
-import plainlantern.scene.Scene;
-import plainlantern.sheet.Picture;
+import plainlantern.rendering.Estimate;
+import plainlantern.scene.Extent;
+import plainlantern.scene.Page;
 import plainlantern.sheet.Sheet;
 import plainlantern.studio.account.Member;
 import plainlantern.studio.shelf.Pictures;
+import plainlantern.studio.sheets.SheetStore;
 import plainlantern.studio.sheets.Sheets;
+import plainlantern.studio.web.NotFound;
 
-/** Hands sheets over: as pictures, and whole as bundles; takes bundles back in. */
-@RestController
+/** The Deliver stage: sizes before anything is made, orders, what became of them, and settings under names. */
+@Controller
 public class DeliverController {
-    private final Sheets sheets;
-    private final Pictures pictures;
-    /** One delivery at a time uses all cores already; more would only use more memory. */
-    private final Semaphore turn = new Semaphore(1, true);
+    private static final int SHOWN = 20;
+    private static final int MOST_SHEETS = 50;
+    private static final int MOST_SETS = 60;
 
-    DeliverController(Sheets sheets, Pictures pictures) {
+    private final Sheets sheets;
+    private final SheetStore list;
+    private final Pictures pictures;
+    private final DeliveryStore store;
+    private final DeliveryJobs jobs;
+    private final SetStore sets;
+
+    DeliverController(Sheets sheets, SheetStore list, Pictures pictures, DeliveryStore store, DeliveryJobs jobs, SetStore sets) {
         this.sheets = sheets;
+        this.list = list;
         this.pictures = pictures;
+        this.store = store;
+        this.jobs = jobs;
+        this.sets = sets;
     }
 
-    /** How large a delivery would be, before it is made. */
-    public record Size(int width, int height) {}
+    /** How large a delivery would be, in words. */
+    public record Size(String told) {}
 
     @GetMapping("/sheets/{id}/delivery-size")
-    Size size(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam String ppi) {
-        Sheet sheet = sheets.open(id, member.id()).sheet();
-        int[] size = RasterPainter.size(sheet.width(), sheet.height(), Lengths.number(ppi, "ppi"));
-        return new Size(size[0], size[1]);
+    @ResponseBody
+    Size size(@AuthenticationPrincipal Member member, @PathVariable UUID id, @ModelAttribute DeliveryForm form) {
+        DeliveryOrder order = order(member, id, form, form.delivery());
+        Delivery delivery = order.delivery();
+        List<Page> pages = order.pages();
+        delivery.check(pages);
+        Page first = pages.get(0);
+        int[] pixels = delivery.pixels(first);
+        String mm = String.format(Locale.ROOT, "%.1f × %.1f mm", first.box().width() * delivery.scale(), first.box().height() * delivery.scale());
+        String size = delivery.format().pixels() ? pixels[0] + " × " + pixels[1] + " px, " + mm : mm;
+        return new Size(pages.size() == 1 ? size : pages.size() + (delivery.archived(pages.size()) ? " files, the first " : " pages, the first ") + size);
     }
+
+    @GetMapping("/sheets/{id}/delivery-estimate")
+    @ResponseBody
+    Size estimate(@AuthenticationPrincipal Member member, @PathVariable UUID id, @ModelAttribute DeliveryForm form) {
+        DeliveryOrder order = order(member, id, form, form.delivery());
+        return new Size("about " + bytes(Estimate.bytes(order.delivery(), order.pages(), pictures.originals(member.id()))));
+    }
+
+    /** The deliveries that were ordered. */
+    public record Ordered(List<UUID> ids) {}
 
     @PostMapping("/sheets/{id}/deliveries")
-    ResponseEntity<byte[]> deliver(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam String format,
-                                   @RequestParam String ppi, @RequestParam(defaultValue = "false") boolean paper,
-                                   @RequestParam(defaultValue = "92") String quality) throws InterruptedException {
-        Sheet sheet = sheets.open(id, member.id()).sheet();
-        Delivery delivery = new Delivery(Delivery.Format.of(format), Lengths.number(ppi, "ppi"), paper, (int) Lengths.number(quality, "quality"));
-        Scene scene = Scene.of(sheet);
-        RasterPainter.size(sheet.width(), sheet.height(), delivery.ppi());
-        turn.acquire();
-        try {
-            byte[] file = delivery.file(scene, pictures.originals(member.id()));
-            return ResponseEntity.ok().contentType(MediaType.parseMediaType(delivery.format().mediaType()))
-                    .header(HttpHeaders.CONTENT_DISPOSITION, attachment(sheet, delivery.format().extension())).body(file);
-        } finally {
-            turn.release();
-        }
+    @ResponseBody
+    Ordered deliver(@AuthenticationPrincipal Member member, @PathVariable UUID id, @ModelAttribute DeliveryForm form) {
+        List<DeliveryOrder> orders = new ArrayList<>();
+        if (form.sets() == null || form.sets().isEmpty()) orders.add(order(member, id, form, form.delivery()));
+        else for (SetRow set : all(member)) if (form.sets().contains(set.id())) orders.add(order(member, id, form, set.settings()));
+        BadInput.unless(!orders.isEmpty(), "sets", "Choose at least one of the settings.");
+        return new Ordered(jobs.add(orders));
     }
 
-    @GetMapping("/sheets/{id}/bundle")
-    ResponseEntity<StreamingResponseBody> bundle(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
-        Sheet sheet = sheets.open(id, member.id()).sheet();
-        return ResponseEntity.ok().contentType(MediaType.parseMediaType("application/zip"))
-                .header(HttpHeaders.CONTENT_DISPOSITION, attachment(sheet, "lantern.zip"))
-                .body(out -> BundleWriter.write(sheet, sha -> pictures.original(member.id(), sha), out));
+    /** The sheets must be the member's own. */
+    private DeliveryOrder order(Member member, UUID id, DeliveryForm form, Delivery delivery) {
+        List<Sheet> all = new ArrayList<>(List.of(sheets.open(id, member.id()).sheet()));
+        List<UUID> more = form.more() == null || delivery.extent() != Extent.SHEET ? List.of() : form.more();
+        BadInput.unless(more.size() < MOST_SHEETS, "more", "At most " + MOST_SHEETS + " sheets are delivered together.");
+        for (UUID other : more) all.add(sheets.open(other, member.id()).sheet());
+        return new DeliveryOrder(member.id(), id, all, form.chosen(), delivery);
     }
 
-    /** Opens a bundle as a new sheet and returns its address. Nothing is stored before all of it has been checked. */
-    @PostMapping("/bundles")
-    Opened open(@AuthenticationPrincipal Member member, @RequestParam MultipartFile file) throws IOException {
-        Path temporary = Files.createTempFile("lantern", ".zip");
-        try {
-            file.transferTo(temporary);
-            try (Bundle bundle = Bundle.open(temporary)) {
-                for (Picture picture : bundle.sheet().shelf()) bundle.inspected(picture);
-                for (Picture picture : bundle.sheet().shelf()) {
-                    pictures.add(member.id(), picture.name().replace('.', ' '), bundle.original(picture.id()));
-                }
-                return new Opened("/sheets/" + sheets.add(member.id(), bundle.sheet(), "Open bundle"));
-            }
-        } finally {
-            Files.deleteIfExists(temporary);
-        }
+    @GetMapping("/sheets/{id}/deliveries")
+    String deliveries(@AuthenticationPrincipal Member member, @PathVariable UUID id, Model model) {
+        sheets.version(id, member.id());
+        model.addAttribute("deliveries", store.list(member.id(), id, SHOWN));
+        return "deliver/deliveries :: list";
     }
 
-    /** Where the opened sheet is. */
-    public record Opened(String address) {}
+    /** The member's other sheets, to be delivered together with this one. */
+    @GetMapping("/sheets/{id}/delivery-others")
+    String others(@AuthenticationPrincipal Member member, @PathVariable UUID id, Model model) {
+        sheets.version(id, member.id());
+        model.addAttribute("others", list.list(member.id()).stream().filter(row -> !row.id().equals(id)).limit(MOST_SHEETS - 1).toList());
+        return "deliver/others :: list";
+    }
 
-    private static String attachment(Sheet sheet, String extension) {
-        String name = sheet.name().replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]", "-");
-        return ContentDisposition.attachment().filename(name + "." + extension, StandardCharsets.UTF_8).build().toString();
+    @GetMapping("/delivery-sets")
+    String sets(@AuthenticationPrincipal Member member, Model model) {
+        model.addAttribute("sets", all(member));
+        return "deliver/sets :: list";
+    }
+
+    private List<SetRow> all(Member member) {
+        return Stream.concat(SetRow.USUAL.stream(), sets.list(member.id()).stream()).toList();
+    }
+
+    @PostMapping("/delivery-sets")
+    String keep(@AuthenticationPrincipal Member member, @RequestParam String name, @ModelAttribute DeliveryForm form, Model model) {
+        String said = name.strip();
+        BadInput.unless(!said.isEmpty() && said.length() <= 60, "name", "Settings need a name of at most 60 letters.");
+        BadInput.unless(SetRow.USUAL.stream().noneMatch(set -> set.name().equalsIgnoreCase(said)), "name", "“" + said + "” comes with the application. Choose another name.");
+        BadInput.unless(sets.list(member.id()).size() < MOST_SETS, "name", "There are " + MOST_SETS + " settings already. Forget one first.");
+        sets.put(member.id(), said, form.delivery());
+        return sets(member, model);
+    }
+
+    @PostMapping("/delivery-sets/{set}/forget")
+    String forget(@AuthenticationPrincipal Member member, @PathVariable UUID set, Model model) {
+        if (!sets.remove(member.id(), set)) throw new NotFound();
+        return sets(member, model);
+    }
+
+    @PostMapping("/deliveries/{delivery}/stop")
+    ResponseEntity<Void> stop(@AuthenticationPrincipal Member member, @PathVariable UUID delivery) {
+        store.find(member.id(), delivery).orElseThrow(NotFound::new);
+        store.end(delivery, DeliveryState.STOPPED, "");
+        return ResponseEntity.noContent().build();
+    }
+
+    @PostMapping("/deliveries/{delivery}/forget")
+    ResponseEntity<Void> remove(@AuthenticationPrincipal Member member, @PathVariable UUID delivery) {
+        if (!store.remove(member.id(), delivery)) throw new NotFound();
+        return ResponseEntity.noContent().build();
+    }
+
+    @GetMapping("/deliveries/{delivery}/file")
+    ResponseEntity<StreamingResponseBody> file(@AuthenticationPrincipal Member member, @PathVariable UUID delivery) {
+        DeliveryRow row = store.find(member.id(), delivery).filter(found -> found.state() == DeliveryState.DONE).orElseThrow(NotFound::new);
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType(row.mediaType())).contentLength(row.bytes())
+                .header(HttpHeaders.CONTENT_DISPOSITION, BundleController.attachment(row.file())).body(out -> {
+                    int part = 0;
+                    for (Optional<byte[]> bytes = store.part(delivery, part); bytes.isPresent(); bytes = store.part(delivery, ++part)) out.write(bytes.get());
+                });
+    }
+
+    /** "3.4 MB". */
+    static String bytes(long bytes) {
+        if (bytes < 100_000) return Math.max(1, Math.round(bytes / 1000.0)) + " kB";
+        return String.format(Locale.ROOT, bytes < 100_000_000 ? "%.1f MB" : "%.0f MB", bytes / 1e6);
     }
 }

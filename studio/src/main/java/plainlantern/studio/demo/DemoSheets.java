@@ -3,21 +3,32 @@ package plainlantern.studio.demo;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import plainlantern.editing.AddLayer;
 import plainlantern.editing.AddPanel;
+import plainlantern.editing.Carry;
 import plainlantern.editing.Cut;
+import plainlantern.editing.Deal;
 import plainlantern.editing.Edit;
+import plainlantern.editing.EditReader;
 import plainlantern.editing.FillPanels;
+import plainlantern.editing.FollowFinish;
+import plainlantern.editing.FramePicture;
 import plainlantern.editing.LayOut;
 import plainlantern.editing.Loosen;
 import plainlantern.editing.MakeVista;
+import plainlantern.editing.MovePanels;
 import plainlantern.editing.MovePicture;
 import plainlantern.editing.Rename;
 import plainlantern.editing.SeatPanels;
 import plainlantern.editing.SetPaper;
 import plainlantern.editing.ShelvePictures;
+import plainlantern.editing.TurnPanels;
 import plainlantern.editing.ZoomPicture;
+import plainlantern.fitting.Dealing;
+import plainlantern.geometry.Typed;
 import plainlantern.geometry.Unit;
 import plainlantern.outline.Ellipse;
 import plainlantern.outline.Outline;
@@ -53,7 +64,7 @@ final class DemoSheets {
     private static final List<String> EVERYTHING = Stream.of(MORNINGS, CARD, EXTRA).flatMap(List::stream).toList();
     private static final Margins NARROW = new Margins(12, 12, 12, 12);
 
-    static final List<Plan> ALL = List.of(badges(), joiner(), poster(), puzzle(), honeycomb(), postcard(), triptych(), mornings());
+    static final List<Plan> ALL = List.of(leaflet(), badges(), joiner(), poster(), puzzle(), honeycomb(), postcard(), triptych(), mornings());
 
     private DemoSheets() {}
 
@@ -67,10 +78,14 @@ final class DemoSheets {
             steps.add((sheet, shelf) -> new FillPanels(List.of(id(sheet, at)), shelf.get(name).id()));
             steps.add((sheet, shelf) -> new Rename(id(sheet, at), name));
         }
-        steps.add((sheet, shelf) -> new ZoomPicture(List.of(id(sheet, 0)), 118, OptionalDouble.of(20), OptionalDouble.of(0), false));
-        steps.add((sheet, shelf) -> new MovePicture(List.of(id(sheet, 1)), 0, -24, false));
-        steps.add((sheet, shelf) -> new ZoomPicture(List.of(id(sheet, 5)), 125, OptionalDouble.of(0), OptionalDouble.of(0), false));
-        steps.add((sheet, shelf) -> new MovePicture(List.of(id(sheet, 7)), 0, -30, false));
+        steps.add((sheet, shelf) -> new ZoomPicture(List.of(id(sheet, 0)), 118, OptionalDouble.of(20), OptionalDouble.of(0), false, Typed.FRONTMOST));
+        steps.add((sheet, shelf) -> new MovePicture(List.of(id(sheet, 1)), 0, -24, false, Typed.FRONTMOST));
+        steps.add((sheet, shelf) -> new ZoomPicture(List.of(id(sheet, 5)), 125, OptionalDouble.of(0), OptionalDouble.of(0), false, Typed.FRONTMOST));
+        steps.add((sheet, shelf) -> new MovePicture(List.of(id(sheet, 7)), 0, -30, false, Typed.FRONTMOST));
+        steps.add(said("{'kind':'set-finish','panels':['p1'],'width':'1.5 mm','colour':'#FAF8F4','side':'inside'}"));
+        steps.add(said("{'kind':'set-shadow','panels':['p1'],'distance':1.2,'direction':150,'blur':3.5,'opacity':'42 %'}"));
+        steps.add(said("{'kind':'name-finish','panels':['p1'],'name':'Gallery'}"));
+        steps.add((sheet, shelf) -> new FollowFinish(ids(sheet), Optional.of("f1")));
         return new Plan(Sheet.empty("Nine mornings", Unit.MM, 420, 297, 300), steps);
     }
 
@@ -82,13 +97,16 @@ final class DemoSheets {
         panel(steps, 1, "Geese going home", new Rectangle(0, 0, 0, 8), 6, 59, 43, 40);
         panel(steps, 2, "Moon tide", new Ellipse(), 54, 59, 40, 40);
         panel(steps, 3, "Low water", new Rectangle(0, 0, 8, 0), 99, 59, 43, 40);
+        steps.add((sheet, shelf) -> new AddLayer(List.of(id(sheet, 0)), AddLayer.What.WASH, Optional.empty()));
+        steps.add((sheet, shelf) -> new AddLayer(List.of(id(sheet, 0)), AddLayer.What.WORDS, Optional.empty()));
+        steps.add(said("{'kind':'set-words','panels':['p1'],'layer':2,'text':'Kelder Bay Tide Mill','typeface':'Playfair Display','size':9,'across':0,'down':16}"));
         return new Plan(Sheet.empty("Season postcard", Unit.MM, 148, 105, 300), steps);
     }
 
     private static Plan triptych() {
         List<Step> steps = new ArrayList<>(List.of(shelve(CARD), lay(new Polyptych(List.of(1.0, 1.4, 1.0), 6, 8, true), new Margins(48, 13, 48, 13))));
         steps.add((sheet, shelf) -> new MakeVista(ids(sheet), shelf.get("Long evening").id()));
-        steps.add((sheet, shelf) -> new MovePicture(ids(sheet), 90, 0, true));
+        steps.add((sheet, shelf) -> new MovePicture(ids(sheet), 90, 0, true, Typed.FRONTMOST));
         for (String name : List.of("Left", "Centre", "Right")) {
             int at = List.of("Left", "Centre", "Right").indexOf(name);
             steps.add((sheet, shelf) -> new Rename(id(sheet, at), name));
@@ -105,30 +123,67 @@ final class DemoSheets {
         return new Plan(Sheet.empty("Bird hide wall", Unit.MM, 297, 297, 300), steps);
     }
 
+    /** One picture behind twelve pieces that carry it along, pulled apart; the last one lies aside, turned. */
     private static Plan puzzle() {
-        List<Step> steps = new ArrayList<>(List.of(shelve(EVERYTHING), lay(new Interlock(3, 4, 0.21, 7), NARROW)));
-        fill(steps, EVERYTHING, 12);
+        List<Step> steps = new ArrayList<>(List.of(shelve(EVERYTHING), lay(new Interlock(3, 4, 0.21, 7), new Margins(43, 58, 43, 58))));
+        steps.add((sheet, shelf) -> new MakeVista(ids(sheet), shelf.get("Tide mill at noon").id()));
+        steps.add((sheet, shelf) -> new Carry(ids(sheet), true));
+        for (int i = 0; i < 12; i++) {
+            int at = i;
+            steps.add((sheet, shelf) -> new MovePanels(List.of(id(sheet, at)), (at % 4 - 1.5) * 13, (at / 4 - 1) * 13));
+        }
+        steps.add((sheet, shelf) -> new MovePanels(List.of(id(sheet, 11)), 9, 9));
+        steps.add((sheet, shelf) -> new TurnPanels(List.of(id(sheet, 11)), 14));
         return new Plan(Sheet.empty("Mill puzzle", Unit.MM, 297, 210, 300), steps);
     }
 
-    /** Three-quarter inch at 300 ppi is 225 px; on a card of 1748 by 1240 px (A6) with gaps of 36 px, 24 fit. */
+    /** Three-quarter inch at 300 ppi is 225 px; on a card of 1748 by 1240 px (A6) with gaps of 36 px, 24 fit. Dealt from the shelf. */
     private static Plan badges() {
         List<String> names = List.of("Heron", "Square tide", "Mill wheel", "The hide", "Geese going home", "Moon tide");
         double px = Unit.PX.inMm(300);
         List<Step> steps = new ArrayList<>(List.of(shelve(names),
                 lay(new StepAndRepeat(225 * px, 225 * px, 36 * px, 36 * px, true), new Margins(59 * px, 59 * px, 59 * px, 59 * px))));
-        fill(steps, names, 24);
+        steps.add((sheet, shelf) -> new Deal(Deal.To.ALL, List.of(), List.of(), false, Dealing.Use.EVENLY));
         return new Plan(Sheet.empty("Warden badges", Unit.PX, 1748 * px, 1240 * px, 300), steps);
+    }
+
+    /** A leaflet with faults of many kinds, for Check to find and to mend. */
+    private static Plan leaflet() {
+        List<String> names = List.of("First boat out", "Low water", "Tide mill at noon", "The hide", "Mist on the reeds", "Moon tide", "Geese going home", "The wheel");
+        List<Step> steps = new ArrayList<>(List.of(shelve(names), shelve(List.of("Frost on the ridges")), lay(new EvenGrid(2, 4, 6, 6), new Margins(14, 14, 40, 14))));
+        fill(steps, names, 8);
+        steps.add(said("{'kind':'hold-covered','panels':['p2'],'held':false}"));
+        steps.add(said("{'kind':'centre-picture','panels':['p2'],'down':9}"));
+        steps.add(said("{'kind':'set-fit','panels':['p3'],'fit':'stretch'}"));
+        steps.add(said("{'kind':'seat-panels','panels':['p5'],'left':0}"));
+        steps.add(said("{'kind':'move-panels','panels':['p7'],'dx':0,'dy':0.3}"));
+        steps.add(said("{'kind':'move-panels','panels':['p4'],'dx':2.5,'dy':0}"));
+        steps.add(said("{'kind':'set-finish','panels':['p8'],'width':'0.15 pt','colour':'#23262A'}"));
+        steps.add(said("{'kind':'add-caption','text':'The tide mill turns twice a day, with the water of the bay. Come at high water, and bring boots.'}"));
+        steps.add(said("{'kind':'set-words','panels':['p9'],'layer':1,'typeface':'Zilla Slab','size':'24 pt','colour':'#E8E4DA'}"));
+        steps.add(said("{'kind':'set-plate','panels':['p9'],'opacity':'35 %'}"));
+        steps.add(said("{'kind':'seat-panels','panels':['p9'],'left':14,'top':178,'width':150,'height':18}"));
+        return new Plan(Sheet.empty("Leaflet to be checked", Unit.MM, 297, 210, 300), steps);
     }
 
     /** One panel as large as the margins, cut three times. */
     private static Plan poster() {
         List<String> names = List.of("Low water", "Tide mill at noon", "Geese going home", "Blue hour", "First boat out", "The wheel", "Long evening");
-        List<Step> steps = new ArrayList<>(List.of(shelve(names), lay(new EvenGrid(1, 1, 0, 0), NARROW)));
+        List<Step> steps = new ArrayList<>(List.of(shelve(names), shelve(List.of("Heron")), lay(new EvenGrid(1, 1, 0, 0), NARROW)));
         steps.add((sheet, shelf) -> new Cut(0, 310, 297, 130, 5, List.of()));
         steps.add((sheet, shelf) -> new Cut(0, 90, 297, 330, 5, List.of()));
         steps.add((sheet, shelf) -> new Cut(25, 0, 135, 420, 5, List.of()));
         fill(steps, names, 7);
+        steps.add(said("{'kind':'rules-along','width':'1.2 mm'}"));
+        steps.add(said("{'kind':'set-finish','panels':['p8','p9','p10'],'colour':'#C9B48A'}"));
+        steps.add((sheet, shelf) -> new FramePicture(shelf.get("Heron").id(), Optional.empty(), OptionalDouble.empty(), OptionalDouble.empty()));
+        steps.add(said("{'kind':'seat-panels','panels':['p11'],'left':154,'top':212,'width':135,'height':187}"));
+        steps.add(said("{'kind':'set-ground','panels':['p11'],'width':'260 %','flatness':'11 %','opacity':'60 %'}"));
+        steps.add(said("{'kind':'set-shadow','panels':['p11'],'distance':3,'direction':110,'blur':8,'opacity':'35 %'}"));
+        steps.add(said("{'kind':'add-caption','text':'Open day at the tide mill\\nSunday 9 May, from first light'}"));
+        steps.add(said("{'kind':'set-words','panels':['p12'],'layer':1,'typeface':'Playfair Display','size':'27 pt','padding':6,'leading':'135 %'}"));
+        steps.add(said("{'kind':'seat-panels','panels':['p12'],'left':24,'top':364,'width':150}"));
+        steps.add(said("{'kind':'fit-caption','panels':['p12']}"));
         return new Plan(Sheet.empty("Open day poster", Unit.MM, 297, 420, 300), steps);
     }
 
@@ -136,9 +191,14 @@ final class DemoSheets {
     private static Plan joiner() {
         List<Step> steps = new ArrayList<>(List.of(shelve(List.of("Tide mill at noon")), lay(new EvenGrid(6, 10, 0, 0), NARROW)));
         steps.add((sheet, shelf) -> new MakeVista(ids(sheet), shelf.get("Tide mill at noon").id()));
-        steps.add((sheet, shelf) -> new ZoomPicture(List.of(id(sheet, 0)), 122, OptionalDouble.empty(), OptionalDouble.empty(), true));
+        steps.add((sheet, shelf) -> new ZoomPicture(List.of(id(sheet, 0)), 122, OptionalDouble.empty(), OptionalDouble.empty(), true, Typed.FRONTMOST));
         steps.add((sheet, shelf) -> new Loosen(ids(sheet), 1.8, 0.14, 3.5, 6));
         return new Plan(Sheet.empty("Sixty looks at the mill", Unit.MM, 210, 148, 300), steps);
+    }
+
+    /** An edit as the page sends it, with single quotes. */
+    private static Step said(String json) {
+        return (sheet, shelf) -> EditReader.read(json.replace('\'', '"'), sheet);
     }
 
     private static List<String> ids(Sheet sheet) {

@@ -65,7 +65,7 @@ public class Sheets {
         SheetRow row = sheets.lock(id, account).orElseThrow(NotFound::new);
         Sheet before = document(row);
         Edit edit = reading.apply(before);
-        Sheet after = edit.apply(before);
+        Sheet after = edit.on(before);
         if (after.equals(before)) return new Change(before, row.version(), opened(row, before));
         int head = row.head() + 1;
         revisions.put(id, head, edit.title(before), after, KEPT);

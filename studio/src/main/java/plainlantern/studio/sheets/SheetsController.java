@@ -103,13 +103,12 @@ public class SheetsController {
     @GetMapping("/sheets/{id}/thumbnail")
     ResponseEntity<byte[]> thumbnail(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
         Sheet sheet = sheets.open(id, member.id()).sheet();
-        double ppi = Math.max(1, THUMBNAIL / Math.max(sheet.width(), sheet.height()) * 25.4);
-        byte[] png = Encoder.png(RasterPainter.paint(Scene.of(sheet), ppi, true, pictures.previews(member.id())), 96);
+        byte[] png = Encoder.png(RasterPainter.small(Scene.of(sheet), THUMBNAIL, pictures.previews(member.id())), 96);
         return ResponseEntity.ok().contentType(MediaType.IMAGE_PNG)
                 .cacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable()).body(png);
     }
 
     private static Card card(Opened opened) {
-        return new Card(opened.id(), opened.sheet().name(), SheetSize.describe(opened.sheet()), opened.sheet().panels().size(), opened.version());
+        return new Card(opened.id(), opened.sheet().name(), SheetSize.describe(opened.sheet()), (int) opened.sheet().panels().stream().filter(p -> p.role().takesPictures()).count(), opened.version());
     }
 }

@@ -1,5 +1,6 @@
 package plainlantern.studio.shelf;
 
+import java.sql.Types;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -24,7 +25,7 @@ public class PictureStore {
     public record Data(String mediaType, byte[] data) {}
 
     public Optional<PictureRow> find(String sha) {
-        return db.sql("select sha, file_kind, width, height from picture where sha = :sha")
+        return db.sql("select sha, file_kind, width, height, taken, focal_x, focal_y, foot_left, foot_right, foot_down from picture where sha = :sha")
                 .param("sha", sha).query(PictureRow.class).optional();
     }
 
@@ -32,7 +33,7 @@ public class PictureStore {
     public List<PictureRow> owned(UUID account, Collection<String> shas) {
         if (shas.isEmpty()) return List.of();
         return db.sql("""
-                select p.sha, p.file_kind, p.width, p.height from picture p join picture_owner o on o.sha = p.sha
+                select p.sha, p.file_kind, p.width, p.height, p.taken, p.focal_x, p.focal_y, p.foot_left, p.foot_right, p.foot_down from picture p join picture_owner o on o.sha = p.sha
                 where o.account_id = :account and p.sha in (:shas)
                 """).param("account", account).param("shas", shas).query(PictureRow.class).list();
     }
@@ -48,10 +49,13 @@ public class PictureStore {
     /** Stores a picture unless it is there already. */
     public void add(PictureRow picture, Map<String, Data> kinds) {
         int added = db.sql("""
-                insert into picture (sha, file_kind, width, height) values (:sha, :file_kind, :width, :height)
+                insert into picture (sha, file_kind, width, height, taken, focal_x, focal_y, foot_left, foot_right, foot_down)
+                values (:sha, :file_kind, :width, :height, :taken, :focal_x, :focal_y, :foot_left, :foot_right, :foot_down)
                 on conflict do nothing
                 """).param("sha", picture.sha()).param("file_kind", picture.fileKind())
-                .param("width", picture.width()).param("height", picture.height()).update();
+                .param("width", picture.width()).param("height", picture.height())
+                .param("taken", picture.taken(), Types.TIMESTAMP).param("focal_x", picture.focalX(), Types.DOUBLE).param("focal_y", picture.focalY(), Types.DOUBLE)
+                .param("foot_left", picture.footLeft(), Types.DOUBLE).param("foot_right", picture.footRight(), Types.DOUBLE).param("foot_down", picture.footDown(), Types.DOUBLE).update();
         if (added == 0) return;
         kinds.forEach((kind, data) -> db.sql("""
                 insert into picture_data (sha, kind, media_type, data) values (:sha, :kind, :type, :data)

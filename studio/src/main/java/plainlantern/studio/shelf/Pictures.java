@@ -1,9 +1,11 @@
 package plainlantern.studio.shelf;
 
+import java.awt.image.BufferedImage;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.Semaphore;
 import java.util.function.Function;
@@ -11,14 +13,22 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
+import plainlantern.picture.Backdrop;
 import plainlantern.picture.DecodedPictures;
-import plainlantern.picture.PictureFile;
+import plainlantern.picture.Encoder;
 import plainlantern.picture.FileKind;
+import plainlantern.picture.Footing;
+import plainlantern.picture.Palette;
+import plainlantern.picture.PictureFile;
 import plainlantern.picture.PictureReader;
 import plainlantern.picture.PictureSource;
 import plainlantern.picture.Previews;
 import plainlantern.picture.Previews.Level;
 import plainlantern.picture.Sha256;
+import plainlantern.picture.Subject;
+import plainlantern.sheet.Cleared;
+import plainlantern.sheet.Colour;
+import plainlantern.sheet.Foot;
 import plainlantern.sheet.Gone;
 import plainlantern.sheet.Picture;
 import plainlantern.studio.web.NotFound;
@@ -45,19 +55,26 @@ public class Pictures {
     public Picture add(UUID account, String fileName, byte[] bytes) {
         PictureFile file = PictureReader.inspect(fileName, bytes);
         String sha = Sha256.of(bytes);
-        PictureRow row = new PictureRow(sha, file.kind().name(), file.width(), file.height());
-        Map<String, PictureStore.Data> kinds = new LinkedHashMap<>();
-        if (store.find(sha).isEmpty()) kinds.putAll(kinds(fileName, bytes, file));
+        Optional<PictureRow> there = store.find(sha);
+        Map<Level, byte[]> previews = there.isPresent() ? Map.of() : previews(fileName, bytes, file);
+        PictureRow row = there.orElseGet(() -> PictureRow.of(sha, file, Subject.of(decoded(previews.get(Level.SMALL))), Footing.of(decoded(previews.get(Level.MEDIUM)))));
         transaction.executeWithoutResult(status -> {
-            store.add(row, kinds);
+            if (there.isEmpty()) store.add(row, kinds(bytes, file, previews));
             store.own(account, sha);
         });
-        return new Picture(sha, nameOf(fileName), file.width(), file.height());
+        return row.named(nameOf(fileName));
     }
 
-    private Map<String, PictureStore.Data> kinds(String fileName, byte[] bytes, PictureFile file) {
+    private Map<Level, byte[]> previews(String fileName, byte[] bytes, PictureFile file) {
         int megapixels = (int) Math.min(OPEN_MEGAPIXELS, 1 + (long) file.width() * file.height() / 1_000_000);
-        Map<Level, byte[]> previews = using(megapixels, () -> Previews.of(PictureReader.decode(fileName, bytes, file)));
+        return using(megapixels, () -> Previews.of(PictureReader.decode(fileName, bytes, file)));
+    }
+
+    private static BufferedImage decoded(byte[] preview) {
+        return PictureReader.decode("preview", preview, PictureReader.inspect("preview", preview));
+    }
+
+    private static Map<String, PictureStore.Data> kinds(byte[] bytes, PictureFile file, Map<Level, byte[]> previews) {
         Map<String, PictureStore.Data> kinds = new LinkedHashMap<>();
         kinds.put(PictureStore.ORIGINAL, new PictureStore.Data(file.kind().mediaType(), bytes));
         previews.forEach((level, data) -> kinds.put(kind(level),
@@ -92,12 +109,36 @@ public class Pictures {
         return namesById.entrySet().stream().map(entry -> {
             PictureRow row = rows.get(entry.getKey());
             if (row == null) throw new Gone("That picture is not there.");
-            return new Picture(row.sha(), nameOf(entry.getValue()), row.width(), row.height());
+            return row.named(nameOf(entry.getValue()));
         }).toList();
     }
 
     public PictureStore.Data preview(UUID account, String sha, Level level) {
         return store.data(account, sha, kind(level)).orElseThrow(NotFound::new);
+    }
+
+    /** A preview without a plain background. */
+    PictureStore.Data cleared(UUID account, String sha, Level level, Cleared clear) {
+        return new PictureStore.Data(FileKind.PNG.mediaType(), Encoder.png(Backdrop.removed(clear, decoded(preview(account, sha, level).data())), 72));
+    }
+
+    /** Where a picture stands, with that background taken out or none. */
+    public Optional<Foot> foot(UUID account, String sha, Optional<Cleared> clear) {
+        BufferedImage picture = decoded(preview(account, sha, Level.MEDIUM).data());
+        return Footing.of(clear.map(c -> Backdrop.removed(c, picture)).orElse(picture));
+    }
+
+    /** A picture's leading colours. */
+    public List<Colour> palette(UUID account, String sha, int count) {
+        return Palette.of(decoded(preview(account, sha, Level.SMALL).data()), count);
+    }
+
+    /** What is most likely a plain background: the mean colour of its four corners. */
+    public Colour corners(UUID account, String sha) {
+        BufferedImage small = decoded(preview(account, sha, Level.SMALL).data());
+        int x = small.getWidth() - 1;
+        int y = small.getHeight() - 1;
+        return Palette.mean(new int[] {small.getRGB(0, 0), small.getRGB(x, 0), small.getRGB(0, y), small.getRGB(x, y)});
     }
 
     public byte[] original(UUID account, String sha) {

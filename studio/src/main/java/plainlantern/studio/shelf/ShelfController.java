@@ -18,6 +18,7 @@ import org.springframework.web.multipart.MultipartFile;
 import plainlantern.geometry.BadInput;
 import plainlantern.picture.PictureReader;
 import plainlantern.picture.Previews.Level;
+import plainlantern.sheet.Cleared;
 import plainlantern.sheet.Picture;
 import plainlantern.studio.account.Member;
 import plainlantern.studio.web.NotFound;
@@ -41,8 +42,21 @@ public class ShelfController {
 
     @GetMapping("/pictures/{sha}/{level}")
     ResponseEntity<byte[]> preview(@AuthenticationPrincipal Member member, @PathVariable String sha, @PathVariable String level) {
-        Level wanted = Stream.of(Level.values()).filter(l -> l.name().equalsIgnoreCase(level)).findFirst().orElseThrow(NotFound::new);
-        PictureStore.Data data = pictures.preview(member.id(), sha, wanted);
+        return lasting(pictures.preview(member.id(), sha, level(level)));
+    }
+
+    /** The same without its plain background, see {@link ClearAddress}. */
+    @GetMapping("/pictures/{sha}/{clear}/{level}")
+    ResponseEntity<byte[]> cleared(@AuthenticationPrincipal Member member, @PathVariable String sha, @PathVariable String clear, @PathVariable String level) {
+        Cleared without = ClearAddress.read(clear).orElseThrow(NotFound::new);
+        return lasting(pictures.cleared(member.id(), sha, level(level), without));
+    }
+
+    private static Level level(String name) {
+        return Stream.of(Level.values()).filter(l -> l.name().equalsIgnoreCase(name)).findFirst().orElseThrow(NotFound::new);
+    }
+
+    private static ResponseEntity<byte[]> lasting(PictureStore.Data data) {
         return ResponseEntity.ok().contentType(MediaType.parseMediaType(data.mediaType()))
                 .cacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable()).body(data.data());
     }

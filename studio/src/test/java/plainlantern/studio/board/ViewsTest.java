@@ -3,8 +3,10 @@ package plainlantern.studio.board;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import plainlantern.checking.Report;
 import plainlantern.editing.EditReader;
 import plainlantern.editing.ShelvePictures;
 import plainlantern.geometry.Unit;
@@ -29,7 +31,7 @@ class ViewsTest {
     }
 
     private static PictureView settled(Sheet sheet) {
-        return SelectionView.of(sheet, List.of("p1"), false).picture().orElseThrow();
+        return SelectionView.of(sheet, List.of("p1"), Looking.at("settle")).picture().orElseThrow();
     }
 
     private static final String FILL = "{'kind':'fill','panels':['p1','p2'],'picture':'" + "d".repeat(64) + "'}";
@@ -37,20 +39,19 @@ class ViewsTest {
     @Test
     void onePanelIsShownExactlyAndSeveralWhereTheyAgree() {
         Sheet sheet = sheet(Unit.MM, "{'kind':'seat-panels','panels':['p2'],'height':50}");
-        SelectionView one = SelectionView.of(sheet, List.of("p1"), false);
+        SelectionView one = SelectionView.of(sheet, List.of("p1"), Looking.at("settle"));
         assertThat(List.of(one.title(), one.left(), one.top(), one.width(), one.height(), one.turn(), one.outline()))
                 .containsExactly("Panel 1", "10.00 mm", "10.00 mm", "115.00 mm", "107.00 mm", "0.0°", "rectangle");
-        SelectionView two = SelectionView.of(sheet, List.of("p1", "p2"), false);
+        SelectionView two = SelectionView.of(sheet, List.of("p1", "p2"), Looking.at("settle"));
         assertThat(List.of(two.title(), two.width(), two.height())).containsExactly("2 panels", "115.00 mm", "");
-        assertThat(SelectionView.of(sheet, List.of("p9"), false).panels()).isEmpty();
+        assertThat(SelectionView.of(sheet, List.of("p9"), Looking.at("settle")).panels()).isEmpty();
     }
 
     @Test
     void lengthsAreInTheSheetsUnit() {
-        assertThat(SelectionView.of(sheet(Unit.IN), List.of("p1"), false).left()).isEqualTo("0.394 in");
-        assertThat(SelectionView.of(sheet(Unit.PX), List.of("p1"), false).left()).isEqualTo("118.1 px");
-        assertThat(BenchView.of(UUID.randomUUID(), sheet(Unit.PX), Stage.ARRANGE, List.of(), false).gap()).isEqualTo("20 px");
-        assertThat(BenchView.of(UUID.randomUUID(), sheet(Unit.MM), Stage.ARRANGE, List.of(), false).delivered()).isEqualTo("3000 × 1500 px");
+        assertThat(SelectionView.of(sheet(Unit.IN), List.of("p1"), Looking.at("settle")).left()).isEqualTo("0.394 in");
+        assertThat(SelectionView.of(sheet(Unit.PX), List.of("p1"), Looking.at("settle")).left()).isEqualTo("118.1 px");
+        assertThat(BenchView.of(UUID.randomUUID(), sheet(Unit.PX), new Looking(Stage.ARRANGE, false, -1), List.of()).gap()).isEqualTo("20 px");
     }
 
     @Test
@@ -81,14 +82,55 @@ class ViewsTest {
     }
 
     private static String states(Sheet sheet) {
-        return LineUpView.of(sheet, List.of(), id -> id).states();
+        return LineUpView.of(sheet, List.of(), layer -> "").states();
+    }
+
+    /** Dress shows the first one's finish, what applies to all that are selected, and letters in points. */
+    @Test
+    void dressShowsWhatApplies() {
+        Sheet sheet = sheet(Unit.MM, FILL, "{'kind':'set-finish','panels':['p1'],'width':'2 pt'}", "{'kind':'name-finish','panels':['p1'],'name':'Hall'}", "{'kind':'add-caption'}",
+                "{'kind':'set-words','panels':['p3'],'layer':1,'size':'24 pt'}", "{'kind':'rules-along'}");
+        DressView first = DressView.of(sheet, List.of("p1", "p2")).orElseThrow();
+        assertThat(first.rim().width()).isEqualTo("0.71 mm");
+        assertThat(first.same()).isFalse();
+        assertThat(first.named()).isEqualTo("Hall");
+        assertThat(first.kept()).containsExactly(new DressView.Kept("f1", "Hall", 1, true));
+        assertThat(first.ground()).isPresent();
+        assertThat(first.plate()).isEmpty();
+        DressView caption = DressView.of(sheet, List.of("p3")).orElseThrow();
+        assertThat(caption.plate()).isPresent();
+        assertThat(caption.ground()).isEmpty();
+        assertThat(DressView.of(sheet, List.of("p4")).orElseThrow().rule()).isTrue();
+        assertThat(DressView.of(sheet, List.of("p3", "p4")).orElseThrow().rule()).isFalse();
+        LayersView.WordsFields words = LayersView.of(sheet, sheet.panel("p3"), -1).chosen().orElseThrow().words().orElseThrow();
+        assertThat(words.size()).isEqualTo("24.0 pt");
+        assertThat(words.leading()).isEqualTo("120 %");
+        assertThat(LineUpView.of(sheet, List.of(), layer -> "").count()).isEqualTo("4 elements");
+        assertThat(states(sheet)).isEqualTo("all covered");
+    }
+
+    /** The list of faults carries the place of each, and its mend as the edit that the page sends. */
+    @Test
+    void faultsCarryTheirMends() {
+        Sheet sheet = sheet(Unit.MM, FILL, "{'kind':'seat-panels','panels':['p1'],'left':0}", "{'kind':'set-finish','panels':['p1','p2'],'width':'0.1 pt'}");
+        CheckView view = CheckView.of(Report.of(sheet, Map.of()));
+        assertThat(view.faults()).isEqualTo(1);
+        assertThat(view.warnings()).isEqualTo(2);
+        CheckView.Row stops = view.kinds().get(0).rows().get(0);
+        assertThat(stops.panels()).isEqualTo("p1");
+        assertThat(stops.place()).startsWith("0.0 10.0 ");
+        Sheet bled = after(sheet, stops.mend());
+        assertThat(bled.panel("p1").boundsOnSheet().x()).isEqualTo(-3);
+        CheckView.Kind thin = view.kinds().stream().filter(k -> k.title().equals("Thin lines")).findFirst().orElseThrow();
+        assertThat(CheckView.of(Report.of(after(sheet, thin.mendAll()), Map.of())).warnings()).isZero();
+        assertThat(view.kinds().get(0).mendAll()).as("there is one only").isEmpty();
     }
 
     @Test
     void stagesAreFoundByTheirKeys() {
         assertThat(Stage.of("settle")).isEqualTo(Stage.SETTLE);
         assertThat(Stage.of("nonsense")).isEqualTo(Stage.ARRANGE);
-        assertThat(Stage.DELIVER.digit()).isEqualTo(4);
+        assertThat(Stage.DELIVER.digit()).isEqualTo(6);
     }
 
     @Test

@@ -8,6 +8,8 @@ import java.awt.image.BufferedImage;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import plainlantern.checking.Report;
+import plainlantern.checking.Weight;
 import plainlantern.fitting.PanelState;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Polygons;
@@ -16,29 +18,11 @@ import plainlantern.picture.Orientation;
 import plainlantern.picture.PictureFile;
 import plainlantern.picture.PictureReader;
 import plainlantern.sheet.Panel;
-import plainlantern.sheet.Picture;
+import plainlantern.sheet.Role;
 import plainlantern.sheet.Sheet;
 import plainlantern.studio.demo.DemoSheets.Plan;
-import plainlantern.studio.demo.DemoSheets.Step;
 
 class DemoTest {
-    /** Pictures with the names of the demo's, of the smallest size that any of them has; the panorama is as wide as it is painted. */
-    private static Map<String, Picture> shelf() {
-        Map<String, Picture> shelf = new LinkedHashMap<>();
-        for (DemoPictures.Painted painted : DemoPictures.ALL) {
-            String name = painted.file().replaceFirst("\\.[a-z]+$", "");
-            boolean panorama = name.equals("Long evening");
-            shelf.put(name, new Picture(String.format("%064x", shelf.size() + 1), name, panorama ? 8200 : 3600, 2700));
-        }
-        return shelf;
-    }
-
-    private static Sheet made(Plan plan) {
-        Sheet sheet = plan.empty();
-        for (Step step : plan.steps()) sheet = step.edit(sheet, shelf()).apply(sheet);
-        return sheet;
-    }
-
     @Test
     void thereAreEnoughPicturesOfManyKinds() {
         assertThat(DemoPictures.ALL).hasSizeGreaterThanOrEqualTo(12);
@@ -46,18 +30,23 @@ class DemoTest {
         assertThat(DemoPictures.ALL.stream().filter(p -> p.file().endsWith(".png"))).hasSize(2);
     }
 
-    /** The finished sheets are finished: no panel empty, bare or soft, none beyond the sheet, none over another. */
+    /** The finished sheets are finished: no panel empty, bare or soft, none beyond the sheet, none over another; one is made to have faults to be found. */
     @Test
     void theSheetsHaveNoFault() {
-        assertThat(DemoSheets.ALL).hasSize(8);
+        assertThat(DemoSheets.ALL).hasSize(9);
         for (Plan plan : DemoSheets.ALL) {
-            Sheet sheet = made(plan);
+            Sheet sheet = DemoSamples.made(plan);
+            if (plan.empty().name().equals("Leaflet to be checked")) {
+                assertThat(Report.of(sheet, Map.of()).kinds()).extracting(Report.Kind::title).contains("Bare areas", "Stretched pictures", "Nearly aligned", "Stops at the trim", "Thin lines", "Unequal gaps", "Words beyond their box");
+                continue;
+            }
+            assertThat(Report.of(sheet, Map.of()).count(Weight.FAULT)).as(plan.empty().name()).isZero();
             Box whole = new Box(0, 0, sheet.width(), sheet.height());
-            for (Panel panel : sheet.panels()) {
+            for (Panel panel : sheet.panels().stream().filter(p -> p.role() == Role.PANEL).toList()) {
                 assertThat(PanelState.of(sheet, panel)).as(plan.empty().name() + ", " + panel.name()).isEqualTo(PanelState.COVERED);
                 assertThat(whole.union(panel.boundsOnSheet())).isEqualTo(whole);
                 for (Panel other : sheet.panels()) {
-                    boolean near = other != panel && other.boundsOnSheet().meets(panel.boundsOnSheet());
+                    boolean near = other != panel && other.role() == Role.PANEL && other.boundsOnSheet().meets(panel.boundsOnSheet());
                     if (near) assertThat(Polygons.sharedArea(other.pathOnSheet(), panel.pathOnSheet())).isLessThan(1e-3);
                 }
             }
@@ -68,11 +57,11 @@ class DemoTest {
     @Test
     void theSheetsShowWhatCanBeLaidOut() {
         Map<String, Integer> panels = new LinkedHashMap<>();
-        for (Plan plan : DemoSheets.ALL) panels.put(plan.empty().name(), made(plan).panels().size());
+        for (Plan plan : DemoSheets.ALL) panels.put(plan.empty().name(), (int) DemoSamples.made(plan).panels().stream().filter(p -> p.role() == Role.PANEL).count());
         assertThat(panels).containsOnly(entry("Nine mornings", 9), entry("Season postcard", 4), entry("Tide triptych", 3), entry("Bird hide wall", 12),
-                entry("Mill puzzle", 12), entry("Warden badges", 24), entry("Open day poster", 7), entry("Sixty looks at the mill", 60));
+                entry("Mill puzzle", 12), entry("Warden badges", 24), entry("Open day poster", 7), entry("Sixty looks at the mill", 60), entry("Leaflet to be checked", 8));
         for (Plan plan : DemoSheets.ALL) {
-            Sheet sheet = made(plan);
+            Sheet sheet = DemoSamples.made(plan);
             assertThat(sheet.layouts()).hasSize(plan.empty().name().equals("Season postcard") ? 0 : 1);
         }
     }

@@ -1,0 +1,92 @@
+package plainlantern.studio.board;
+
+import java.awt.image.BufferedImage;
+import java.time.Duration;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import plainlantern.checking.Legibility;
+import plainlantern.checking.Report;
+import plainlantern.checking.Weight;
+import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Unit;
+import plainlantern.picture.Encoder;
+import plainlantern.rendering.Contrast;
+import plainlantern.rendering.RasterPainter;
+import plainlantern.scene.Scene;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Role;
+import plainlantern.sheet.Sheet;
+import plainlantern.studio.account.Member;
+import plainlantern.studio.sheets.KeepStore;
+import plainlantern.studio.sheets.Opened;
+import plainlantern.studio.sheets.Sheets;
+import plainlantern.studio.shelf.Pictures;
+
+/** The Check stage: the faults of a sheet, and the delivery's own pixels. */
+@Controller
+@RequestMapping("/sheets/{id}")
+public class CheckController {
+    private static final int LARGEST = 1600;
+
+    private final Sheets sheets;
+    private final KeepStore keeps;
+    private final Pictures pictures;
+
+    CheckController(Sheets sheets, KeepStore keeps, Pictures pictures) {
+        this.sheets = sheets;
+        this.keeps = keeps;
+        this.pictures = pictures;
+    }
+
+    /** How many there are, for the trail. */
+    record Counts(long version, long faults, long warnings) {}
+
+    @GetMapping("/faults")
+    @ResponseBody
+    Counts counts(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+        Opened opened = sheets.open(id, member.id());
+        Report report = checked(opened.sheet(), member);
+        return new Counts(opened.version(), report.count(Weight.FAULT), report.count(Weight.WARNING));
+    }
+
+    /** All of them, for the bench. */
+    @GetMapping("/check")
+    String check(@AuthenticationPrincipal Member member, @PathVariable UUID id, Model model) {
+        Sheet sheet = sheets.open(id, member.id()).sheet();
+        model.addAttribute("check", CheckView.of(checked(sheet, member)));
+        return "board/faults :: faults";
+    }
+
+    private Report checked(Sheet sheet, Member member) {
+        Map<String, Legibility> read = new HashMap<>();
+        for (Panel panel : sheet.panels()) {
+            if (panel.role() == Role.CAPTION && !panel.hidden()) Contrast.of(sheet, panel, pictures.previews(member.id())).ifPresent(reading -> read.put(panel.id(), reading));
+        }
+        return Report.of(sheet, read);
+    }
+
+    /** A part of the sheet as it is delivered at its own ppi, {@code across} by {@code down} pixels around a place in mm, as PNG; {@code kept} for its last kept version. */
+    @GetMapping("/pixels")
+    ResponseEntity<byte[]> pixels(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam double x, @RequestParam double y, @RequestParam int across, @RequestParam int down,
+                                  @RequestParam(defaultValue = "false") boolean kept) {
+        BadInput.unless(across > 0 && across <= LARGEST && down > 0 && down <= LARGEST, "pixels", "A view has 1 to " + LARGEST + " pixels a side.");
+        Sheet sheet = sheets.open(id, member.id()).sheet();
+        BadInput.unless(x >= 0 && x <= sheet.width() && y >= 0 && y <= sheet.height(), "pixels", "That is beside the sheet.");
+        double pixel = Unit.MM_PER_INCH / sheet.ppi();
+        Sheet seen = kept ? keeps.last(id).orElseThrow(() -> new BadInput("pixels", "No version is kept yet.")) : sheet;
+        BufferedImage part = RasterPainter.pixels(Scene.of(seen), sheet.ppi(), (int) Math.floor(x / pixel - across / 2.0), (int) Math.floor(y / pixel - down / 2.0), across, down, pictures.originals(member.id()));
+        return ResponseEntity.ok().contentType(MediaType.IMAGE_PNG).cacheControl(CacheControl.maxAge(Duration.ofMinutes(10)).cachePrivate()).body(Encoder.png(part, sheet.ppi()));
+    }
+}

@@ -1,0 +1,26 @@
+package plainlantern.studio.deliver;
+
+import java.util.UUID;
+
+/**
+ * What the list of deliveries shows.
+ *
+ * @param file      what the finished file is called
+ * @param title     what it is, in a few words
+ * @param progress  0 to 1
+ * @param said      why it failed
+ * @param mediaType of the file
+ * @param bytes     the file's size, 0 until there is one
+ */
+public record DeliveryRow(UUID id, String file, String title, DeliveryState state, double progress, String said, String mediaType, long bytes) {
+    /** What is to be read of it beside its name: how far it is, how large it became, or why it did not. */
+    public String told() {
+        return switch (state) {
+            case WAITING -> "waiting";
+            case PAINTING -> Math.round(progress * 100) + " %";
+            case DONE -> DeliverController.bytes(bytes);
+            case FAILED -> said;
+            case STOPPED -> "stopped";
+        };
+    }
+}

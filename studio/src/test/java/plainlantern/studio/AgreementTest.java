@@ -1,0 +1,203 @@
+package plainlantern.studio;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import com.microsoft.playwright.options.ScreenshotAnimations;
+import java.awt.AlphaComposite;
+import java.awt.BasicStroke;
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.Path2D;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.File;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import javax.imageio.ImageIO;
+import javax.xml.parsers.DocumentBuilderFactory;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.w3c.dom.Element;
+import org.w3c.dom.NodeList;
+import plainlantern.geometry.Path;
+import plainlantern.picture.Encoder;
+import plainlantern.picture.PictureSource;
+import plainlantern.picture.Resample;
+import plainlantern.rendering.BoardPainter;
+import plainlantern.rendering.Delivery;
+import plainlantern.rendering.Format;
+import plainlantern.rendering.RasterPainter;
+import plainlantern.scene.Scene;
+import plainlantern.scene.Scene.PictureLayer;
+import plainlantern.sheet.Blend;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Sheet;
+import plainlantern.studio.demo.DemoSamples;
+
+/**
+ * One scene: what Chromium shows of the board, what poppler paints of the PDF, librsvg of the SVG, and the layers of the OpenRaster file
+ * over each other are the PNG, for every sheet of the demo: at most 2 of 255 apart in the mean, and no square of 16 by 16 pixels without an
+ * edge more than 12.
+ */
+class AgreementTest {
+    private static final double MEAN = 2;
+    private static final double WORST = 12;
+    private static final int SQUARE = 16;
+    private static final int SIDE = 600;
+    private static final PictureSource PICTURES = DemoSamples.pictures();
+
+    @BeforeAll
+    static void launch() {
+        Browsed.launch();
+    }
+
+    @AfterAll
+    static void close() {
+        Browsed.close();
+    }
+
+    @Test
+    void everyOutputIsTheSame(@TempDir File folder) throws Exception {
+        for (Sheet sheet : DemoSamples.sheets()) {
+            double ppi = SIDE * 25.4 / Math.max(sheet.width(), sheet.height());
+            Delivery png = Delivery.of(Format.PNG, ppi);
+            Scene scene = Scene.of(sheet);
+            plainlantern.scene.Page page = plainlantern.scene.Page.of(scene);
+            BufferedImage meant = ImageIO.read(new ByteArrayInputStream(png.file(page, PICTURES)));
+            boolean[] edges = edges(scene, ppi, meant.getWidth(), meant.getHeight());
+            Map<String, BufferedImage> all = new LinkedHashMap<>();
+            all.put("the board", board(sheet, meant.getWidth(), meant.getHeight()));
+            all.put("SVG", svg(folder, Delivery.of(Format.SVG, ppi).file(page, PICTURES), meant));
+            all.put("PDF", pdf(folder, Delivery.of(Format.PDF, 2 * ppi).file(page, PICTURES), ppi, meant));
+            all.put("OpenRaster", flattened(Delivery.of(Format.OPENRASTER, ppi).file(page, PICTURES)));
+            all.forEach((name, painted) -> agrees(sheet.name() + " as " + name, painted, meant, edges));
+        }
+    }
+
+    private static void agrees(String name, BufferedImage painted, BufferedImage meant, boolean[] edges) {
+        double sum = 0;
+        double worst = 0;
+        String where = "";
+        int across = meant.getWidth() / SQUARE;
+        for (int row = 0; row < meant.getHeight() / SQUARE; row++) {
+            for (int column = 0; column < across; column++) {
+                double off = 0;
+                for (int y = row * SQUARE; y < (row + 1) * SQUARE; y++) {
+                    for (int x = column * SQUARE; x < (column + 1) * SQUARE; x++) {
+                        for (int shift = 0; shift < 24; shift += 8) off += Math.abs((meant.getRGB(x, y) >> shift & 255) - (painted.getRGB(x, y) >> shift & 255));
+                    }
+                }
+                sum += off;
+                if (!edges[row * across + column] && off > worst) where = column * SQUARE + ", " + row * SQUARE;
+                if (!edges[row * across + column]) worst = Math.max(worst, off);
+            }
+        }
+        double pixels = 3.0 * SQUARE * SQUARE;
+        assertThat(sum / pixels / across / (meant.getHeight() / SQUARE)).as("%s: mean", name).isLessThan(MEAN);
+        assertThat(worst / pixels).as("%s: worst square, at %s", name, where).isLessThan(WORST);
+    }
+
+    /** The squares that the edge of a form, a rim, a letter or a cutout goes through. */
+    private static boolean[] edges(Scene scene, double ppi, int width, int height) {
+        BufferedImage drawn = new BufferedImage(width, height, BufferedImage.TYPE_BYTE_GRAY);
+        Graphics2D g = drawn.createGraphics();
+        g.transform(AffineTransform.getScaleInstance(width / scene.width(), height / scene.height()));
+        float px = (float) (scene.width() / width);
+        g.setColor(Color.WHITE);
+        for (Scene.Item item : scene.items()) {
+            stroke(g, item.clip(), 3 * px);
+            item.rim().ifPresent(rim -> stroke(g, rim.path(), (float) rim.width() + 3 * px));
+            for (Scene.Layer layer : item.layers()) if (layer instanceof Scene.LettersLayer letters) stroke(g, letters.outlines(), 3 * px);
+        }
+        List<Scene.Item> cutouts = scene.items().stream().filter(i -> i.layers().stream().anyMatch(l -> l instanceof PictureLayer p && p.foot().isPresent())).map(Scene.Item::unshaded).toList();
+        BufferedImage cut = RasterPainter.paint(new Scene(scene.width(), scene.height(), Optional.empty(), cutouts), ppi, false, PICTURES);
+        int across = width / SQUARE;
+        boolean[] edges = new boolean[across * (height / SQUARE)];
+        for (int y = 0; y < height / SQUARE * SQUARE; y++) {
+            for (int x = 0; x < across * SQUARE; x++) if ((drawn.getRGB(x, y) & 255) > 0 || (cut.getRGB(x, y) >>> 24) % 255 > 0) edges[y / SQUARE * across + x / SQUARE] = true;
+        }
+        return edges;
+    }
+
+    private static void stroke(Graphics2D g, Path path, float width) {
+        g.setStroke(new BasicStroke(width));
+        Path2D shape = new Path2D.Double();
+        for (var contour : path.flattened(24)) {
+            shape.moveTo(contour.get(0).x(), contour.get(0).y());
+            contour.forEach(p -> shape.lineTo(p.x(), p.y()));
+            shape.closePath();
+        }
+        g.draw(shape);
+    }
+
+    /** The board's own drawing, without what is there to be grabbed. */
+    private static BufferedImage board(Sheet sheet, int width, int height) {
+        Function<PictureLayer, String> href = layer -> "http://pictures.test/" + layer.picture();
+        StringBuilder svg = new StringBuilder("<body style='margin:0'><style>.form, .bare-area { display: none }");
+        for (Blend blend : Blend.values()) svg.append(".blend-").append(blend.css()).append("{mix-blend-mode:").append(blend.css()).append('}');
+        svg.append(".layers{isolation:isolate}</style><svg width='").append(width).append("' height='").append(height).append("' viewBox='0 0 ").append(sheet.width()).append(' ').append(sheet.height())
+                .append("' preserveAspectRatio='none' style='display:block;isolation:isolate'>").append(BoardPainter.paper(sheet, href));
+        for (Panel panel : sheet.panels()) svg.append(BoardPainter.panel(sheet, panel, href));
+        try (Page blank = Browsed.browser.newPage()) {
+            blank.route("http://pictures.test/**", route -> route.fulfill(new Route.FulfillOptions().setContentType("image/png")
+                    .setBodyBytes(Encoder.png(PICTURES.image(route.request().url().replaceFirst(".*/", ""), 1), 72))));
+            blank.setViewportSize(width, height);
+            blank.setContent(svg + "</svg>");
+            blank.waitForFunction("() => Promise.all([...document.querySelectorAll('image')].map((i) => i.decode())).then(() => true)");
+            return ImageIO.read(new ByteArrayInputStream(blank.screenshot(new Page.ScreenshotOptions().setAnimations(ScreenshotAnimations.DISABLED))));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static void run(File folder, String... command) throws Exception {
+        Process process = new ProcessBuilder(command).directory(folder).redirectErrorStream(true).start();
+        String said = new String(process.getInputStream().readAllBytes());
+        assertThat(process.waitFor()).as(said).isZero();
+    }
+
+    private static BufferedImage svg(File folder, byte[] svg, BufferedImage like) throws Exception {
+        Files.write(new File(folder, "sheet.svg").toPath(), svg);
+        run(folder, "rsvg-convert", "--unlimited", "-w", "" + like.getWidth(), "-h", "" + like.getHeight(), "-o", "svg.png", "sheet.svg");
+        return ImageIO.read(new File(folder, "svg.png"));
+    }
+
+    /** Painted with three times the pixels and averaged: poppler puts pictures on whole pixels. */
+    private static BufferedImage pdf(File folder, byte[] pdf, double ppi, BufferedImage like) throws Exception {
+        Files.write(new File(folder, "sheet.pdf").toPath(), pdf);
+        run(folder, "pdftoppm", "-png", "-scale-to-x", "" + like.getWidth() * 3, "-scale-to-y", "" + like.getHeight() * 3, "-singlefile", "sheet.pdf", "pdf");
+        BufferedImage large = ImageIO.read(new File(folder, "pdf.png"));
+        return Resample.toSize(Browsed.bytes(large), like.getWidth(), like.getHeight());
+    }
+
+    private static BufferedImage flattened(byte[] file) throws Exception {
+        Map<String, byte[]> entries = new LinkedHashMap<>();
+        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(file))) {
+            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) entries.put(entry.getName(), zip.readAllBytes());
+        }
+        Element image = DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(new ByteArrayInputStream(entries.get("stack.xml"))).getDocumentElement();
+        BufferedImage flat = new BufferedImage(Integer.parseInt(image.getAttribute("w")), Integer.parseInt(image.getAttribute("h")), BufferedImage.TYPE_INT_ARGB);
+        Graphics2D g = flat.createGraphics();
+        NodeList layers = image.getElementsByTagName("layer");
+        for (int i = layers.getLength() - 1; i >= 0; i--) {
+            Element layer = (Element) layers.item(i);
+            assertThat(layer.getAttribute("composite-op")).isEqualTo("svg:src-over");
+            g.setComposite(AlphaComposite.getInstance(AlphaComposite.SRC_OVER, Float.parseFloat(layer.getAttribute("opacity"))));
+            g.drawImage(ImageIO.read(new ByteArrayInputStream(entries.get(layer.getAttribute("src")))), Integer.parseInt(layer.getAttribute("x")), Integer.parseInt(layer.getAttribute("y")), null);
+        }
+        return flat;
+    }
+}

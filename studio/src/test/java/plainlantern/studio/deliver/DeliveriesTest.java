@@ -1,0 +1,87 @@
+package plainlantern.studio.deliver;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyDouble;
+import static org.mockito.ArgumentMatchers.anyString;
+import static org.mockito.ArgumentMatchers.contains;
+import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.transaction.support.TransactionTemplate;
+import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Unit;
+import plainlantern.rendering.Delivery;
+import plainlantern.rendering.Format;
+import plainlantern.sheet.Sheet;
+import plainlantern.studio.shelf.Pictures;
+
+/** What becomes of a delivery when something goes wrong; the database and the pictures stand in for all that can. */
+class DeliveriesTest {
+    private final DeliveryStore store = mock(DeliveryStore.class);
+    private final Pictures pictures = mock(Pictures.class);
+    private final Deliveries deliveries = new Deliveries(store, pictures, mock(TransactionTemplate.class));
+    private final UUID id = UUID.randomUUID();
+
+    @BeforeEach
+    void anOrder() {
+        when(store.order(id)).thenReturn(order(127));
+        when(store.progress(any(), anyDouble())).thenReturn(true);
+    }
+
+    private static DeliveryOrder order(double ppi) {
+        return new DeliveryOrder(UUID.randomUUID(), UUID.randomUUID(), List.of(Sheet.empty("Card", Unit.MM, 1000, 1000, 127)), List.of(), Delivery.of(Format.PNG, ppi));
+    }
+
+    /** A failure of this machine is thrown, so that the job is tried once more; the second one is told, in words of its own for a full disk. */
+    @Test
+    void aFailureIsTriedOnceMoreAndThenTold() {
+        when(pictures.originals(any())).thenThrow(new IllegalStateException("No space left on device"));
+        when(store.begin(id)).thenReturn(Optional.of(1), Optional.of(2));
+        assertThatThrownBy(() -> deliveries.paint(id)).isInstanceOf(IllegalStateException.class);
+        verify(store, never()).end(any(), any(), anyString());
+        deliveries.paint(id);
+        verify(store).end(eq(id), eq(DeliveryState.FAILED), contains("no room left on the server's disk"));
+    }
+
+    /** A server that was killed twice while it painted is not asked a third time. */
+    @Test
+    void whatKillsTheServerIsNotTriedForEver() {
+        when(store.begin(id)).thenReturn(Optional.of(3));
+        deliveries.paint(id);
+        verify(store).end(eq(id), eq(DeliveryState.FAILED), contains("stopped twice"));
+        verify(store, never()).order(id);
+    }
+
+    /** One that was stopped before is not begun; one that is stopped while it is painted ends, and leaves no file. */
+    @Test
+    void aStoppedDeliveryEnds() throws Exception {
+        when(store.begin(id)).thenReturn(Optional.empty());
+        deliveries.paint(id);
+        verify(store, never()).order(id);
+        when(store.begin(id)).thenReturn(Optional.of(1));
+        when(store.progress(any(), anyDouble())).thenReturn(false);
+        deliveries.paint(id);
+        verify(store, never()).finish(any(), any());
+        verify(store, never()).end(any(), any(), anyString());
+    }
+
+    @Test
+    void whatCannotBeMadeIsRefusedBeforeItIsTaken() {
+        assertThatThrownBy(() -> deliveries.add(order(1200))).isInstanceOf(BadInput.class).hasMessageContaining("megapixels");
+        when(store.open(any())).thenReturn(40);
+        assertThatThrownBy(() -> deliveries.add(order(127))).isInstanceOf(BadInput.class).hasMessageContaining("Let them end first");
+        verify(store, never()).add(any(), any());
+        assertThat(DeliverController.bytes(99_499)).isEqualTo("99 kB");
+        assertThat(DeliverController.bytes(34_560_000)).isEqualTo("34.6 MB");
+    }
+}

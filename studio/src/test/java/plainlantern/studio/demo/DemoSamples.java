@@ -1,0 +1,71 @@
+package plainlantern.studio.demo;
+
+import java.awt.Color;
+import java.awt.image.BufferedImage;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import plainlantern.picture.Footing;
+import plainlantern.picture.PictureSource;
+import plainlantern.sheet.Foot;
+import plainlantern.sheet.Picture;
+import plainlantern.sheet.Sheet;
+import plainlantern.studio.demo.DemoSheets.Plan;
+import plainlantern.studio.demo.DemoSheets.Step;
+
+/** The demo's sheets for tests, with smaller pictures of its kinds in place of its own. */
+public final class DemoSamples {
+    /** The pictures have so many times fewer pixels along each side. */
+    private static final int SMALLER = 4;
+    private static final List<Light> LIGHTS = List.of(Light.DAWN, Light.NOON, Light.DUSK, Light.FROST, Light.NIGHT);
+
+    private static final Map<String, BufferedImage> IMAGES = new HashMap<>();
+
+    private DemoSamples() {}
+
+    /** Pictures with the names of the demo's, of the smallest size that any of them has; the panorama is as wide as it is painted. */
+    static Map<String, Picture> shelf() {
+        Map<String, Picture> shelf = new LinkedHashMap<>();
+        for (DemoPictures.Painted painted : DemoPictures.ALL) {
+            String name = painted.file().replaceFirst("\\.[a-z]+$", "");
+            boolean panorama = name.equals("Long evening");
+            Picture picture = new Picture(String.format("%064x", shelf.size() + 1), name, panorama ? 8200 : 3600, 2700);
+            Optional<Foot> foot = painted.file().endsWith(".png") ? Footing.of(image(picture)) : Optional.empty();
+            shelf.put(name, picture.cleared(Optional.empty(), foot));
+        }
+        return shelf;
+    }
+
+    static Sheet made(Plan plan) {
+        Sheet sheet = plan.empty();
+        for (Step step : plan.steps()) sheet = step.edit(sheet, shelf()).on(sheet);
+        return sheet;
+    }
+
+    public static List<Sheet> sheets() {
+        return DemoSheets.ALL.stream().map(DemoSamples::made).toList();
+    }
+
+    public static PictureSource pictures() {
+        Map<String, Picture> byId = new HashMap<>();
+        shelf().values().forEach(picture -> byId.put(picture.id(), picture));
+        return (id, share) -> image(byId.get(id));
+    }
+
+    /** Landscapes, each in one of a few lights; the two cutouts are clear around what they show. */
+    private static synchronized BufferedImage image(Picture picture) {
+        return IMAGES.computeIfAbsent(picture.id(), id -> {
+            int width = picture.width() / SMALLER;
+            int height = picture.height() / SMALLER;
+            BufferedImage clear = new BufferedImage(width, height, BufferedImage.TYPE_4BYTE_ABGR);
+            int number = Integer.parseInt(id, 16);
+            return switch (picture.name()) {
+                case "Heron" -> new Figures(clear).heron(0.48, 0.97, 0.95).image();
+                case "Mill wheel" -> new Figures(clear).wheel(0.5, 0.5, 0.46, new Color(0x946538), new Color(0x40291A)).image();
+                default -> new Landscape(width, height, LIGHTS.get(number % LIGHTS.size()), 0.55, 0.5, 0.4, 0.04, 4, 0.25, 0.5, number).paint();
+            };
+        });
+    }
+}
