@@ -1,4 +1,4 @@
-# Sourced by ./lantern bench. Prints tables for docs/performance.md; with "core" also the single steps (JMH).
+# Sourced by ./lantern bench. Prints tables for docs/performance.md; with "deliveries" only those of deliveries, with "core" the single steps (JMH), too.
 build
 mvn -q -B -DskipTests install
 mvn -q -B -f bench/pom.xml -DskipTests package
@@ -16,17 +16,24 @@ echo "$(nproc) processors, $(java -version 2>&1 | head -n 1)"
 echo
 echo "| over HTTP, one client | median ms | 95th percentile ms |"
 echo "|---|---|---|"
-java -cp "bench/target/classes:bench/target/lib/*" plainlantern.bench.ServerBench "http://127.0.0.1:$PORT" "$BENCH"
+java -cp "bench/target/classes:bench/target/lib/*" plainlantern.bench.ServerBench "http://127.0.0.1:$PORT" "$BENCH" ${1:+only}
+if [ -z "${1:-}" ]; then
 echo
 echo "| gesture, headless Chromium without a graphics card | frames a second | median ms a frame | 95th percentile |"
 echo "|---|---|---|---|"
 java -cp "bench/target/classes:bench/target/lib/*" plainlantern.bench.FramesBench "http://127.0.0.1:$PORT" "$(command -v chromium)"
+fi
 kill $STUDIO; wait $STUDIO 2>/dev/null || true
 
 # A3 at 300 ppi: 4961 x 3508 px, twelve panels of 1134 x 1045 px with gaps of 71 px.
 cat >"$BENCH/ours" <<E
 cd "$HERE" && exec java $RENDER_OPTIONS -cp "$APP/lib/*" plainlantern.bundle.RenderCommand "$BENCH/twelve.lantern.zip" --format png --ppi 300 --out "$BENCH/ours.png"
 E
+for sheet in sixty shadowed; do
+  cat >"$BENCH/$sheet" <<E
+cd "$HERE" && exec java $RENDER_OPTIONS -cp "$APP/lib/*" plainlantern.bundle.RenderCommand "$BENCH/$sheet.lantern.zip" --format png --ppi 300 --out "$BENCH/$sheet.png"
+E
+done
 cat >"$BENCH/libvips" <<'E'
 cd "$(dirname "$0")"
 for p in p*.jpg; do vips thumbnail $p ${p%.jpg}.v 1134 --height 1045 --crop centre; done
@@ -45,6 +52,30 @@ for who in ours libvips imagemagick; do
   for run in 1 2 3; do /usr/bin/time -f '%e %M' -a -o "$BENCH/$who.times" bash "$BENCH/$who" >/dev/null 2>&1; done
   sort -n "$BENCH/$who.times" | awk -v who=$who '{t[NR]=$1; if ($2>m) m=$2} END {printf "| %s | %.2f | %.2f to %.2f | %.0f |\n", who, t[2], t[1], t[3], m/1024}'
 done
+echo
+echo "| A3 at 300 ppi, 60 panels, whole process | median s | range s | peak MB |"
+echo "|---|---|---|---|"
+for run in 1 2 3; do for who in sixty shadowed; do /usr/bin/time -f '%e %M' -a -o "$BENCH/$who.times" bash "$BENCH/$who" >/dev/null 2>&1; done; done
+for who in sixty shadowed; do
+  sort -n "$BENCH/$who.times" | awk -v who=$who '{t[NR]=$1; if ($2>m) m=$2} END {printf "| %s | %.2f | %.2f to %.2f | %.0f |\n", who, t[2], t[1], t[3], m/1024}'
+done
+# Every format of the A3 sheet with twelve pictures, and A1 (7016 x 9933 px) with a hundred panels.
+measured() {
+  local runs=$1 name=$2 bundle=$3
+  shift 3
+  for run in $(seq "$runs"); do
+    /usr/bin/time -f '%e %M' -a -o "$BENCH/$name.times" java $RENDER_OPTIONS -cp "$APP/lib/*" plainlantern.bundle.RenderCommand "$BENCH/$bundle.lantern.zip" --ppi 300 "$@" >/dev/null 2>&1
+  done
+  sort -n "$BENCH/$name.times" | awk -v who="$name" -v bytes="$(stat -c %s "${@: -1}")" '{t[NR]=$1; if ($2>m) m=$2} END {printf "| %s | %.2f | %.2f to %.2f | %.0f | %.1f |\n", who, t[int((NR+1)/2)], t[1], t[NR], m/1024, bytes/1e6}'
+}
+echo
+echo "| at 300 ppi, whole process | median s | range s | peak MB | file MB |"
+echo "|---|---|---|---|---|"
+for kind in png jpeg tiff webp pdf svg openraster; do measured 3 "A3 $kind" twelve --format $kind --out "$BENCH/a3.$kind"; done
+measured 3 "A3 slices" twelve --format png --extent boxes --out "$BENCH/slices.zip"
+for kind in png jpeg tiff pdf; do measured 1 "A1 $kind" hundred --format $kind --out "$BENCH/a1.$kind"; done
+measured 1 "A1 png, no paper" hundred --no-paper --format png --out "$BENCH/a1.bare.png"
+measured 1 "A1 layers" hundred --format openraster --out "$BENCH/a1.ora"
 if [ "${1:-}" = core ]; then
   java -cp "bench/target/classes:bench/target/lib/*" org.openjdk.jmh.Main -foe true
 fi

@@ -78,7 +78,7 @@ public class CoreBenchmarks {
 
     @Benchmark
     public int drawBoard() {
-        return sheet.panels().stream().mapToInt(p -> BoardPainter.panel(sheet, p, id -> id).length()).sum();
+        return sheet.panels().stream().mapToInt(p -> BoardPainter.panel(sheet, p, layer -> layer.picture()).length()).sum();
     }
 
     @Benchmark

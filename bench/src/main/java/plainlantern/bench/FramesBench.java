@@ -23,6 +23,9 @@ public final class FramesBench {
             + "const shelf = [...document.querySelectorAll('.shelf-picture')].map(b => b.dataset.picture);"
             + "for (let i = 0; i < shelf.length; i++) await s.edit({kind: 'fill', panels: ids().filter((_, k) => k % shelf.length === i), picture: shelf[i]}); }";
 
+    private static final String SHADOWS = "async (how) => { const { edit } = await import('/js/server.js'); const { ids } = await import('/js/sheet.js');"
+            + "await edit({ kind: 'set-shadow', panels: ids(), ...how }); }";
+
     private final Page page;
 
     private FramesBench(Page page) {
@@ -39,6 +42,7 @@ public final class FramesBench {
             page.getByLabel("Password").fill("only for timing");
             page.getByText("Make the account").click();
             for (int panels : new int[] {200, 300}) new FramesBench(page).measure(args[0], panels);
+            new FramesBench(page).vista();
         }
     }
 
@@ -60,6 +64,13 @@ public final class FramesBench {
         page.keyboard().press("1");
         Locator one = page.locator("#panels .panel .form").nth(5);
         row("drag one of " + panels, one);
+        if (panels == 200) {
+            page.evaluate(SHADOWS, Map.of("distance", 1, "direction", 135, "blur", 3));
+            page.waitForTimeout(1500);
+            row("drag one of 200 that cast shadows", one);
+            page.evaluate(SHADOWS, Map.of("on", false));
+            page.waitForTimeout(1500);
+        }
         page.keyboard().press("Control+a");
         row("drag all " + panels, one);
         page.keyboard().press("Escape");
@@ -70,6 +81,21 @@ public final class FramesBench {
         page.waitForTimeout(500);
         row("move a picture in one of " + panels, middle);
         page.keyboard().press("1");
+    }
+
+    /** A vista over 60 panels, moved whole, on the sheet that is open. */
+    private void vista() {
+        page.evaluate("async () => { const s = await import('/js/server.js'); const { ids } = await import('/js/sheet.js');"
+                + "await s.edit({kind: 'lay-out', where: 'replace', agreed: true, pattern: {kind: 'even-grid', rows: 6, columns: 10, gapAcross: 1, gapDown: 1}, margins: {top: 10, right: 10, bottom: 10, left: 10}});"
+                + "const { edit } = s; const picture = document.querySelector('#panels image').dataset.picture;"
+                + "await edit({kind: 'make-vista', panels: ids(), picture}); await edit({kind: 'zoom-picture', panels: [ids()[0]], zoom: 160, whole: true}); }");
+        page.waitForTimeout(1500);
+        page.keyboard().press("3");
+        Locator middle = page.locator("#panels .panel .form").nth(34);
+        BoundingBox box = middle.boundingBox();
+        page.mouse().click(box.x + box.width / 2, box.y + box.height / 2);
+        page.waitForTimeout(800);
+        row("move a vista over 60 panels", middle);
     }
 
     private void row(String what, Locator where) {

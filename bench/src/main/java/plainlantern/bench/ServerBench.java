@@ -21,7 +21,8 @@ import plainlantern.picture.Encoder;
 
 /**
  * Times a running server over HTTP as a browser would use it, and leaves a bundle of a sheet with twelve large pictures for
- * the comparison of deliveries. Arguments: address, folder.
+ * the comparison of deliveries. Arguments: address, folder, and anything more where
+ * only the bundles are wanted.
  */
 public final class ServerBench {
     private final HttpClient http = HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
@@ -35,7 +36,10 @@ public final class ServerBench {
     public static void main(String[] args) throws Exception {
         ServerBench bench = new ServerBench(args[0]);
         bench.signUp();
-        for (int panels : new int[] {10, 50, 200, 300, 1000}) bench.sheet(panels);
+        if (args.length < 3) {
+            for (int panels : new int[] {10, 50, 200, 300, 1000}) bench.sheet(panels);
+            bench.shelf();
+        }
         bench.pictures(Path.of(args[1]));
     }
 
@@ -87,10 +91,40 @@ public final class ServerBench {
         double[] seams = new double[20];
         for (int i = 0; i < seams.length; i++) seams[i] = timed(() -> get("/sheets/" + id + "/seams"));
         row("the seams of 300 panels", seams);
+        double[] checks = new double[20];
+        for (int i = 0; i < checks.length; i++) checks[i] = timed(() -> get("/sheets/" + id + "/faults"));
+        row("check 300 panels", checks);
     }
 
     private double move(String id, int i) throws Exception {
         return edit(id, "{\"kind\":\"move-picture\",\"panels\":[\"p" + (i % 9 + 1) + "\"],\"dx\":0.0" + (i % 7 + 1) + ",\"dy\":0}");
+    }
+
+    /** Fill with 300 pictures on the shelf, and dealing 200 of them to 40 panels. */
+    private void shelf() throws Exception {
+        String id = newSheet("Shelf", 420, 297);
+        edit(id, "{\"kind\":\"lay-out\",\"where\":\"replace\",\"pattern\":{\"kind\":\"even-grid\",\"rows\":5,\"columns\":8,\"gapAcross\":2,\"gapDown\":2},\"margins\":{\"top\":10,\"right\":10,\"bottom\":10,\"left\":10}}");
+        List<String> shas = new ArrayList<>();
+        double[] imports = new double[300];
+        for (int i = 0; i < 300; i++) {
+            byte[] jpeg = Encoder.jpeg(Pixels.photo(300 + i * 37 % 400, 300 + i * 53 % 400, 1000 + i), 0.9f, 300);
+            imports[i] = timed(() -> shas.add(upload(jpeg)));
+        }
+        row("import one of 300 small pictures", imports);
+        shelve(id, shas);
+        double[] opens = new double[20];
+        for (int i = 0; i < opens.length; i++) opens[i] = timed(() -> get("/sheets/" + id + "?stage=fill"));
+        row("open Fill with 300 pictures on the shelf", opens);
+        double[] fills = new double[40];
+        for (int i = 0; i < fills.length; i++) {
+            String fill = "{\"kind\":\"fill\",\"panels\":[\"p" + (i + 1) + "\"],\"picture\":\"" + shas.get(i) + "\"}";
+            fills[i] = timed(() -> json("/sheets/" + id + "/edits", "{\"edit\":" + fill + ",\"stage\":\"fill\",\"selected\":[\"p1\"],\"version\":" + version + "}"));
+        }
+        row("fill a panel, 300 pictures on the shelf", fills);
+        String deal = "{\"edit\":{\"kind\":\"deal\",\"to\":\"all\",\"pictures\":[\"" + String.join("\",\"", shas.subList(0, 200)) + "\"]},\"stage\":\"fill\",\"selected\":[],\"version\":0}";
+        double[] deals = new double[20];
+        for (int i = 0; i < deals.length; i++) deals[i] = timed(() -> preview(id, deal));
+        row("look at a deal of 200 pictures to 40 panels", deals);
     }
 
     /** Import of 24 megapixels, and the sheet for the deliveries. */
@@ -107,8 +141,30 @@ public final class ServerBench {
         row("import a 24-megapixel JPEG", times);
         shelve(id, shas);
         for (int i = 0; i < 12; i++) edit(id, "{\"kind\":\"fill\",\"panels\":[\"p" + (i + 1) + "\"],\"picture\":\"" + shas.get(i) + "\"}");
-        HttpResponse<byte[]> bundle = http.send(request("/sheets/" + id + "/bundle").build(), HttpResponse.BodyHandlers.ofByteArray());
-        Files.write(folder.resolve("twelve.lantern.zip"), bundle.body());
+        bundle(id, folder.resolve("twelve.lantern.zip"));
+        edit(id, "{\"kind\":\"lay-out\",\"where\":\"replace\",\"agreed\":true,\"pattern\":{\"kind\":\"even-grid\",\"rows\":6,\"columns\":10,\"gapAcross\":6,\"gapDown\":6},"
+                + "\"margins\":{\"top\":10,\"right\":10,\"bottom\":10,\"left\":10}}");
+        List<String> all = new ArrayList<>();
+        Matcher ids = Pattern.compile("data-id=\"(p[0-9]+)\" data-panel").matcher(get("/sheets/" + id));
+        while (ids.find()) all.add("\"" + ids.group(1) + "\"");
+        for (int i = 0; i < 12; i++) edit(id, "{\"kind\":\"fill\",\"panels\":[" + String.join(",", all.subList(i * 5, i * 5 + 5)) + "],\"picture\":\"" + shas.get(i) + "\"}");
+        bundle(id, folder.resolve("sixty.lantern.zip"));
+        edit(id, "{\"kind\":\"set-shadow\",\"panels\":[" + String.join(",", all) + "],\"distance\":1.5,\"direction\":135,\"blur\":4}");
+        bundle(id, folder.resolve("shadowed.lantern.zip"));
+        large(folder, shas);
+    }
+
+    /** A1 with a hundred panels. */
+    private void large(Path folder, List<String> shas) throws Exception {
+        String id = newSheet("Wall", 594, 841);
+        edit(id, "{\"kind\":\"lay-out\",\"where\":\"replace\",\"pattern\":{\"kind\":\"even-grid\",\"rows\":10,\"columns\":10,\"gapAcross\":6,\"gapDown\":6},\"margins\":{\"top\":10,\"right\":10,\"bottom\":10,\"left\":10}}");
+        shelve(id, shas);
+        for (int i = 0; i < 100; i++) edit(id, "{\"kind\":\"fill\",\"panels\":[\"p" + (i + 1) + "\"],\"picture\":\"" + shas.get(i % shas.size()) + "\"}");
+        bundle(id, folder.resolve("hundred.lantern.zip"));
+    }
+
+    private void bundle(String id, Path to) throws Exception {
+        Files.write(to, http.send(request("/sheets/" + id + "/bundle").build(), HttpResponse.BodyHandlers.ofByteArray()).body());
     }
 
     private interface Work {
