@@ -40,9 +40,16 @@ function drawn(html) {
   // A part that is told to be the same as before stays; where there is none, all must be asked for.
   for (const [name, part] of next) if ("same" in part.dataset && !(same && now.has(name))) return false;
   next.forEach((part) => (part.source = part.outerHTML));
-  if (same && now.size && next.size) exchange(now, next);
-  else bench.replaceChildren(holder.content);
-  const fresh = [...next.values()].filter((part) => part.isConnected);
+  if (same && now.size && next.size) arrived(exchange(now, next));
+  else {
+    bench.replaceChildren(holder.content);
+    arrived([...next.values()]);
+  }
+  for (const [name, part] of next) if ("same" in part.dataset) kin.get(name)?.(part);
+  return true;
+}
+
+function arrived(fresh) {
   fresh.forEach(remember);
   for (const [selector, listener] of arrivals) {
     for (const part of fresh) {
@@ -50,8 +57,6 @@ function drawn(html) {
       if (found) listener(found);
     }
   }
-  for (const [name, part] of next) if ("same" in part.dataset) kin.get(name)?.(part);
-  return true;
 }
 
 const kin = new Map();
@@ -81,26 +86,50 @@ function remember(part) {
   }
 }
 
+/** Draws what differs and returns that. */
 function exchange(now, next) {
   const body = bench.querySelector(".stage-body");
-  const focused = document.activeElement;
+  const fresh = [];
   let after = body.querySelector("[data-part]");
   for (const [name, part] of next) {
     const old = now.get(name);
-    if (old?.source === part.source || "same" in part.dataset) {
+    if (old) {
       after = old.nextElementSibling;
-    } else if (old) {
-      after = old.nextElementSibling;
-      const [held, heir] = old.contains(focused) ? [typed.has(focused), alike(old, part, focused)] : [];
-      typed.delete(focused);
-      old.replaceWith(part);
-      heir?.focus({ preventScroll: true });
-      if (held && heir) resume(heir, focused);
+      if (old.source === part.source || "same" in part.dataset) continue;
+      inherit(old, part);
     } else {
       body.insertBefore(part, after);
     }
+    fresh.push(part);
   }
   for (const [name, old] of now) if (!next.has(name)) old.remove();
+  return fresh;
+}
+
+/** Puts a part in the place of an old one; who was in a field or on a button goes on in the same one. */
+function inherit(old, part) {
+  const focused = document.activeElement;
+  const heir = old.contains(focused) ? alike(old, part, focused) : undefined;
+  old.after(part);
+  // What is closed takes no focus.
+  if (part.matches("details")) part.open = old.open;
+  if (heir?.matches("textarea, [type=text], input:not([type])")) stay(focused, heir);
+  else heir?.focus({ preventScroll: true });
+  old.remove();
+}
+
+/** A field that someone is in takes the place of its heir with what is being typed there, or else with the heir's value. */
+function stay(field, heir) {
+  const { selectionStart: start, selectionEnd: end, value } = field;
+  for (const { name, value: now } of heir.attributes) field.setAttribute(name, now);
+  if (!typed.has(field)) field.value = heir.value;
+  const all = start === 0 && end === value.length;
+  // Where the browser cannot move it as it stands, it is entered again.
+  if (heir.parentNode.moveBefore) heir.parentNode.moveBefore(field, heir);
+  else heir.before(field);
+  heir.remove();
+  if (document.activeElement !== field) field.focus({ preventScroll: true });
+  field.setSelectionRange(start, all ? field.value.length : end);
 }
 
 /** What tells a field or button from the others of its part, whatever its value. */
@@ -116,17 +145,6 @@ function alike(old, part, focused) {
 const typed = new WeakSet();
 bench.addEventListener("input", ({ target }) => typed.add(target));
 bench.addEventListener("change", ({ target }) => typed.delete(target), true);
-
-/** Goes on with what was being typed when a field was drawn anew; leaving the field sends it, as it would have. */
-function resume(field, was) {
-  if (!was.matches("textarea, [type=text], input:not([type])")) return;
-  field.value = was.value;
-  field.setSelectionRange(was.selectionStart, was.selectionEnd);
-  typed.add(field);
-  field.addEventListener("blur", () => {
-    if (typed.delete(field) && field.value !== field.defaultValue) field.dispatchEvent(new Event("change", { bubbles: true }));
-  }, { once: true });
-}
 
 const parts = (root) => new Map([...root.querySelectorAll("[data-part]")].map((part) => [part.dataset.part, part]));
 

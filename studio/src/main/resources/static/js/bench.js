@@ -55,10 +55,14 @@ bench.addEventListener("change", (event) => {
   if (field.matches("#held")) edit({ kind: "hold-covered", ...target("hold-covered"), held: field.checked }, field);
 });
 
-/** Escape in a field puts back what stood there. */
+/** Enter ends a field, except where it presses the button of its form; Escape puts back what stood there. */
 bench.addEventListener("keydown", (event) => {
   const field = event.target;
-  if (event.key === "Enter" && field.matches("input[data-edit], [data-radius]")) field.blur();
+  if (event.key === "Enter" && field.matches("input:not([type=checkbox], [type=radio])") && !field.form?.querySelector("button:not([type=button])")) {
+    // What is asked now is not answered by the same key.
+    event.preventDefault();
+    field.blur();
+  }
   if (event.key !== "Escape" || !field.matches("input")) return;
   field.value = field.defaultValue;
   field.blur();

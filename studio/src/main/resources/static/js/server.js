@@ -74,7 +74,7 @@ async function agreed(path, body) {
 async function failed(problem, at) {
   if (problem.kept) return;
   if (!problem.message) throw problem;
-  const shown = at && problem.field && problemAt(at, problem.field, problem.message);
+  const shown = at?.isConnected && problem.field && problemAt(at, problem.field, problem.message);
   if (!shown) say(problem.message, { fault: true });
   if (!at || problem.status === 409) await refresh(true);
   changed("sheet");

@@ -8,10 +8,12 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.KeyboardModifier;
 import java.nio.file.Files;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -270,6 +272,36 @@ class PicturesBrowserTest extends Browsed {
         page.keyboard().press("6");
         Download download = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
         assertThat(boardDifference(ImageIO.read(Files.newInputStream(download.path())))).isLessThan(2);
+    }
+
+    /** An answer that arrives while someone is in a field, or has begun to type there, takes nothing away. */
+    @Test
+    void whatIsTypedWhileAnAnswerIsOnItsWayStays() {
+        newSheet("120", "80", "mm", "127");
+        grid(1, 2);
+        page.keyboard().press("2");
+        click(panel(0));
+        page.locator("details[data-part=layers] summary").click();
+        page.getByText("Add words").click();
+        undoSays("Lay words on top: Panel 1");
+        page.locator(".layer").first().click();
+        settled();
+        List<Route> held = new ArrayList<>();
+        Locator size = page.locator(".words [name=size]");
+        for (List<String> typed : List.of(List.of("Oswald", "", "24 pt"), List.of("Caveat", "3", "2 pt"), List.of("Space Mono", "40 pt", ""))) {
+            page.route("**/edits", held::add);
+            page.locator(".words [name=typeface]").selectOption(typed.get(0));
+            size.selectText();
+            page.keyboard().insertText(typed.get(1));
+            page.waitForCondition(() -> !held.isEmpty());
+            page.unroute("**/edits");
+            held.remove(0).resume();
+            settled();
+            page.keyboard().insertText(typed.get(2));
+            page.keyboard().press("Enter");
+            assertThat(size).hasValue((typed.get(1) + typed.get(2)).replace(" pt", ".0 pt"));
+            assertThat(page.locator(".words [name=typeface]")).hasValue(typed.get(0));
+        }
     }
 
     private static final String DROP = "async ([kind, x, y, name, width]) => { const canvas = document.createElement('canvas'); canvas.width = width; canvas.height = 300;"
