@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.zip.CRC32;
+import java.util.zip.Deflater;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import plainlantern.geometry.Affine;
@@ -38,6 +39,8 @@ final class LayeredFile {
         if (delivery.paper()) page.scene().paper().ifPresent(item -> items.add(0, item));
         ZipOutputStream zip = new ZipOutputStream(out);
         stored(zip, "mimetype", TYPE.getBytes(StandardCharsets.US_ASCII));
+        // PNG is compressed already.
+        zip.setLevel(Deflater.NO_COMPRESSION);
         StringBuilder stack = new StringBuilder();
         for (int i = 0; i < items.size(); i++) {
             progress.at(0.5 * i / items.size());
@@ -46,14 +49,14 @@ final class LayeredFile {
             if (parts.isEmpty()) continue;
             Tile tile = ItemPainter.together(parts, all);
             String file = String.format(Locale.ROOT, "data/%03d.png", i);
-            stored(zip, file, Encoder.png(tile.straight(), ppi));
+            image(zip, file, tile.straight(), ppi);
             // The first layer named is the frontmost.
             stack.insert(0, layer(item, file, tile));
         }
         String image = String.format(Locale.ROOT, "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<image version=\"0.0.6\" w=\"%d\" h=\"%d\" xres=\"%d\" yres=\"%3$d\">\n<stack>\n", size[0], size[1], Math.round(ppi));
         entry(zip, "stack.xml", (image + stack + "</stack>\n</image>\n").getBytes(StandardCharsets.UTF_8));
-        stored(zip, "mergedimage.png", Encoder.png(delivery.painted(page, pictures, progress.part(0.5, 0.9)), ppi));
-        stored(zip, "Thumbnails/thumbnail.png", Encoder.png(thumbnail(delivery, page, pictures), 72));
+        image(zip, "mergedimage.png", delivery.painted(page, pictures, progress.part(0.5, 0.9)), ppi);
+        image(zip, "Thumbnails/thumbnail.png", thumbnail(delivery, page, pictures), 72);
         zip.finish();
     }
 
@@ -72,13 +75,19 @@ final class LayeredFile {
         return RasterPainter.paint(page, Math.max(1, Math.min(delivery.ppi(), THUMBNAIL / side)), delivery.scale(), delivery.paper(), pictures, Progress.UNHEARD);
     }
 
+    private static void image(ZipOutputStream zip, String name, BufferedImage image, double ppi) throws IOException {
+        zip.putNextEntry(new ZipEntry(name));
+        Encoder.png(image, ppi, zip);
+        zip.closeEntry();
+    }
+
     private static void entry(ZipOutputStream zip, String name, byte[] data) throws IOException {
         zip.putNextEntry(new ZipEntry(name));
         zip.write(data);
         zip.closeEntry();
     }
 
-    /** Not compressed: the type must not be, and PNG is already. */
+    /** Not even packed: so the specification wants the type. */
     private static void stored(ZipOutputStream zip, String name, byte[] data) throws IOException {
         ZipEntry entry = new ZipEntry(name);
         CRC32 sum = new CRC32();

@@ -6,12 +6,15 @@ import { redraw } from "./marks.js";
 import { say } from "./notes.js";
 
 const POLL = 500;
+/** Until a server that does not answer is asked again. */
+const LOST = 5000;
 const PAUSE = 250;
 const place = (path) => `/sheets/${sheet.id}/${path}`;
 const by = (id) => document.getElementById(id);
 const mine = new Set();
 let timer = 0;
 let asking = 0;
+let lost = false;
 
 /** Where parts of the sheet are delivered, a click selects them. */
 export function press(event) {
@@ -98,8 +101,11 @@ async function list() {
     const html = await ask(place("deliveries"));
     if (!at.isConnected) return;
     at.innerHTML = html;
+    lost = false;
   } catch (problem) {
-    say(problem.message, { fault: true });
+    if (!lost) say(`What becomes of the deliveries is not known just now. ${problem.message}`, { fault: true });
+    lost = true;
+    timer = setTimeout(list, LOST);
     return;
   }
   at.closest("section").hidden = !at.querySelector("li");

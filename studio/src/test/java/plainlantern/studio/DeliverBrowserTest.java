@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.FilePayload;
 import java.io.ByteArrayInputStream;
 import java.nio.file.Files;
@@ -52,7 +53,10 @@ class DeliverBrowserTest extends Browsed {
         page.keyboard().press("6");
         assertThat(ofForm("names")).hasValue("{n} {panel}");
         assertThat(page.locator("#delivery-list li")).hasCount(1);
+        // A list that does not come is told of once and asked for again.
+        page.route("**/deliveries", route -> route.fulfill(new Route.FulfillOptions().setStatus(409)), new Page.RouteOptions().setTimes(1));
         page.locator("#delivery-list [data-deed=forget]").click();
+        assertThat(page.locator(".say.fault")).containsText("not known just now");
         assertThat(page.locator("#delivery-list li")).hasCount(0);
     }
 
