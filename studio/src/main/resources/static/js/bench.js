@@ -49,7 +49,12 @@ bench.addEventListener("change", (event) => {
   const field = event.target;
   if (field.matches("[data-edit]")) {
     clearProblems(field.closest("[data-part]"));
-    edit({ kind: field.dataset.edit, ...target(field.dataset.edit), ...JSON.parse(field.dataset.args || "{}"), [field.dataset.field]: field.type === "checkbox" ? field.checked : field.value }, field);
+    const sent = field.value;
+    const said = field.type === "checkbox" ? field.checked : sent;
+    edit({ kind: field.dataset.edit, ...target(field.dataset.edit), ...JSON.parse(field.dataset.args || "{}"), [field.dataset.field]: said }, field).then((made) => {
+      // What was there already is not drawn anew: it is written as the bench writes it.
+      if (made && field.matches("[type=text], input:not([type])") && field.value === sent) field.value = field.defaultValue;
+    });
   }
   if (field.matches("[data-radius]")) radii(field);
   if (field.matches("#held")) edit({ kind: "hold-covered", ...target("hold-covered"), held: field.checked }, field);

@@ -18,6 +18,9 @@ import { close as closePattern } from "./pattern.js";
 const ARROWS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
 const writing = (node) => node.matches?.("input:not([type=range]):not([type=checkbox]):not([type=radio]):not([type=file]):not([type=color]), select, textarea");
 
+/** Whether a field holds words that nobody has sent: undo is about those. */
+const unsent = (node) => writing(node) && !node.matches("select") && node.value !== node.defaultValue;
+
 export function help() {
   document.getElementById("keys").showModal();
 }
@@ -65,7 +68,7 @@ const PLAIN = {
 window.addEventListener("keydown", (event) => {
   if (document.querySelector("dialog[open]") || event.isComposing) return;
   const control = event.ctrlKey || event.metaKey;
-  if (control && event.key.toLowerCase() === "z" && !writing(event.target)) {
+  if (control && event.key.toLowerCase() === "z" && !unsent(event.target)) {
     event.preventDefault();
     if (event.shiftKey) redo();
     else undo();

@@ -303,6 +303,17 @@ class BrowserTest extends Browsed {
         page.keyboard().press("Enter");
         undoSays("Move: Panel 2");
         assertThat(number("left")).isEqualTo(1);
+        // What is there already is written as the bench writes it; undo in a field that nothing was typed in is the sheet's.
+        field("left").fill("1");
+        page.keyboard().press("Tab");
+        assertThat(field("left")).hasValue("1.00 mm");
+        undoSays("Move: Panel 2");
+        page.keyboard().press("Control+z");
+        assertThat(page.locator("#redo")).hasAttribute("title", "Redo Move: Panel 2");
+        page.keyboard().type("7");
+        page.keyboard().press("Control+z");
+        assertThat(field("top")).isFocused();
+        assertThat(page.locator("#redo")).hasAttribute("title", "Redo Move: Panel 2");
     }
 
     private double[] onSheet(double x, double y, double width) {
