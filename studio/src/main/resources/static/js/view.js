@@ -139,6 +139,9 @@ function ruler(canvas, across, step, per) {
     if (across) { g.moveTo(at, 18 - tall); g.lineTo(at, 18); } else { g.moveTo(18 - tall, at); g.lineTo(18, at); }
     if (i % parts) continue;
     const label = String(Math.round((i / parts) * step * 10) / 10);
+    const room = g.measureText(label).width + 3;
+    // Half a number reads like another one.
+    if (across ? at < 0 || at + room > length : at - room < 0 || at > length) continue;
     if (across) g.fillText(label, at + 3, 9);
     else {
       g.save();
