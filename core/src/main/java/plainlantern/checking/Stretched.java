@@ -23,7 +23,7 @@ final class Stretched implements Check {
             double stretch = shown.coverage().stretch();
             if (Math.abs(stretch - 1) <= TRUE) continue;
             Panel panel = shown.panel();
-            String says = String.format(Locale.ROOT, "%s: %.1f %% too %s.", panel.name(), Math.abs((stretch > 1 ? stretch : 1 / stretch) - 1) * 100, stretch > 1 ? "wide" : "high");
+            String says = String.format(Locale.ROOT, "%s: %.1f %% too %s.", panel.name(), Math.abs((stretch > 1 ? stretch : 1 / stretch) - 1) * 100, stretch > 1 ? "wide" : "tall");
             faults.add(checked.fault(Weight.WARNING, panel, says, new SetFit(List.of(panel.id()), Fit.COVER, shown.layer())));
         }
         return faults;

@@ -67,7 +67,7 @@ class ReportTest {
         mended(row("{'kind':'hold-covered','panels':['p1'],'held':false}", "{'kind':'centre-picture','panels':['p1'],'down':10}"), "Bare areas", Weight.FAULT, "17 % is bare, up to 10.00 mm at the top");
         only(row("{'kind':'zoom-picture','panels':['p3'],'zoom':800}"), "Soft pictures", Weight.WARNING, "Panel 3: 212 of 300 ppi.");
         only(row("{'kind':'zoom-picture','panels':['p3'],'zoom':1200}"), "Soft pictures", Weight.FAULT, "141 of 300 ppi");
-        mended(row("{'kind':'set-fit','panels':['p2'],'fit':'stretch'}"), "Stretched pictures", Weight.WARNING, "too high");
+        mended(row("{'kind':'set-fit','panels':['p2'],'fit':'stretch'}"), "Stretched pictures", Weight.WARNING, "too tall");
         mended(row("{'kind':'zoom-picture','panels':['p4'],'zoom':300}", "{'kind':'move-picture','panels':['p4'],'dx':30,'dy':0}"), "Focal points at the edge", Weight.FAULT, "outside");
         only(row("{'kind':'add-panel','outline':{'kind':'ellipse'}}", "{'kind':'fill','panels':['p5'],'picture':'" + DAWN.id() + "'}", "{'kind':'seat-panels','panels':['p5'],'left':30,'top':40,'width':20,'height':20}"),
                 "Covered focal points", Weight.WARNING, "Panel 5 lies over the focal point");

@@ -61,7 +61,7 @@ async function size(form) {
   // A later question, or another stage, has taken this one's place.
   const over = () => ticket !== asking || !form.isConnected;
   clearProblems(form);
-  by("estimated").textContent = "";
+  by("estimated").textContent = "counting the bytes …";
   try {
     const { told } = await ask(`${place("delivery-size")}?${said(form)}`);
     if (over()) return;
@@ -70,7 +70,7 @@ async function size(form) {
     if (!over()) by("estimated").textContent = about.told;
   } catch (problem) {
     if (over()) return;
-    by("delivered").textContent = "";
+    by("delivered").textContent = by("estimated").textContent = "";
     if (!problemAt(form, problem.field, problem.message)) by("delivered").textContent = problem.message;
   }
 }
