@@ -1,9 +1,9 @@
-// A straight line drawn on the board: its ends are caught by the corners that are there, Shift keeps it to even angles.
+// A straight line drawn on the board: its ends are caught by corners, or else by sides and guides; Shift keeps it to even angles.
 import { sheet, ids, panel } from "./sheet.js";
 import { toSheet, view } from "./view.js";
 import { extra } from "./marks.js";
 import { svg, apply, seatMatrix } from "./geometry.js";
-import { text } from "./snaps.js";
+import { catcher, text } from "./snaps.js";
 
 const REACH = 9;
 const thin = { "vector-effect": "non-scaling-stroke" };
@@ -23,10 +23,10 @@ function corners() {
   return points;
 }
 
-function caught(p, points, event) {
+function caught(p, points, lines, event) {
   if (event.ctrlKey || event.metaKey) return p;
   const near = points.map((q) => ({ q, off: Math.hypot(q.x - p.x, q.y - p.y) * view.scale })).filter(({ off }) => off < REACH).sort((a, b) => a.off - b.off)[0];
-  return near ? near.q : p;
+  return near ? near.q : lines.spot(p, false);
 }
 
 /** The end of a line brought to a multiple of 15 degrees. */
@@ -39,11 +39,15 @@ function evenly(from, to) {
 /** The gesture of drawing one, marked as {@code mark}: {@code says} tells its ends in words, {@code drawn} gets them. */
 export function line(event, at, mark, says, drawn) {
   const points = corners();
-  const from = caught(toSheet(at), points, event);
-  let to = from;
+  const lines = catcher([]);
+  const start = toSheet(at);
+  let from = start;
+  let to = start;
   return {
     move(now, place) {
-      to = caught(toSheet(place), points, now);
+      // What catches may have been told only now.
+      from = caught(start, points, lines, event);
+      to = caught(toSheet(place), points, lines, now);
       if (now.shiftKey) to = evenly(from, to);
       const d = `M${from.x} ${from.y}L${to.x} ${to.y}`;
       extra(svg("path", { class: `${mark}-casing`, d, ...thin }), svg("path", { class: mark, d, ...thin }), text(to, says(from, to)));

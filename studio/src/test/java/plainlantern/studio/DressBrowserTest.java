@@ -173,6 +173,18 @@ class DressBrowserTest extends Browsed {
         assertThat(page.locator("#draw-rule")).hasAttribute("aria-pressed", "false");
         page.keyboard().press("Delete");
         undoSays("Remove: Rule 3");
+        // Away from corners, sides and guides catch: four pixels aside it still stands upright on the side.
+        BoundingBox side = panel(0).boundingBox();
+        page.getByText("Draw a rule").click();
+        page.mouse().move(side.x + 4, side.y + side.height * 0.3);
+        page.waitForResponse("**/snaps?*", page.mouse()::down);
+        page.mouse().move(side.x + 30, side.y + side.height * 0.6);
+        page.mouse().move(side.x - 3, side.y + side.height * 0.7);
+        page.mouse().up();
+        undoSays("Rule");
+        assertThat(middle(page.locator("#panels .panel.rule .rim"))[0]).isCloseTo(side.x, within(0.6));
+        page.keyboard().press("Delete");
+        undoSays("Remove: Rule 4");
         page.getByText("Rules along gaps").click();
         undoSays("Rules along the gaps");
         double before = middle(page.locator("#panels .panel.rule .rim"))[0];
