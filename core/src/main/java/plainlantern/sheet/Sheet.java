@@ -159,6 +159,11 @@ public record Sheet(String name, Unit unit, double width, double height, double 
         return new Box(0, 0, width, height);
     }
 
+    /** Whether a place, mm, is on the sheet; its edges are. */
+    public boolean reaches(double x, double y) {
+        return x >= 0 && x <= width && y >= 0 && y <= height;
+    }
+
     /** As {@link #changing}, for those of the panels that are not locked. */
     public Sheet moving(Collection<String> ids, UnaryOperator<Panel> change) {
         return changing(free(ids).stream().map(Panel::id).toList(), change);

@@ -83,7 +83,7 @@ public class CheckController {
                                   @RequestParam(defaultValue = "false") boolean kept) {
         BadInput.unless(across > 0 && across <= LARGEST && down > 0 && down <= LARGEST, "pixels", "A view has 1 to " + LARGEST + " pixels a side.");
         Sheet sheet = sheets.open(id, member.id()).sheet();
-        BadInput.unless(x >= 0 && x <= sheet.width() && y >= 0 && y <= sheet.height(), "pixels", "That is beside the sheet.");
+        BadInput.unless(sheet.reaches(x, y), "pixels", "That is beside the sheet.");
         double pixel = Unit.MM_PER_INCH / sheet.ppi();
         Sheet seen = kept ? keeps.last(id).orElseThrow(() -> new BadInput("pixels", "No version is kept yet.")) : sheet;
         BufferedImage part = RasterPainter.pixels(Scene.of(seen), sheet.ppi(), (int) Math.floor(x / pixel - across / 2.0), (int) Math.floor(y / pixel - down / 2.0), across, down, pictures.originals(member.id()));

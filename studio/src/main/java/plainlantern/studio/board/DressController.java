@@ -59,7 +59,7 @@ public class DressController {
     @GetMapping("/colour")
     Colour colour(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam double x, @RequestParam double y) {
         Sheet sheet = sheet(member, id);
-        BadInput.unless(x >= 0 && x <= sheet.width() && y >= 0 && y <= sheet.height(), "colour", "That is beside the sheet.");
+        BadInput.unless(sheet.reaches(x, y), "colour", "That is beside the sheet.");
         double pixel = Unit.MM_PER_INCH / sheet.ppi();
         BufferedImage spot = RasterPainter.part(Scene.of(sheet), Box.around(new Point(x, y), pixel, pixel), sheet.ppi(), pictures.previews(member.id()));
         return new Colour(spot.getRGB(0, 0) & 0xFFFFFF);
