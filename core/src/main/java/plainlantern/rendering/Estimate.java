@@ -3,9 +3,13 @@ package plainlantern.rendering;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.Semaphore;
+import java.util.function.Supplier;
 import plainlantern.geometry.Affine;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.PictureSource;
@@ -15,24 +19,52 @@ import plainlantern.scene.Scene.PictureLayer;
 
 /**
  * About how many bytes a delivery will have, before it is made: a few small squares of it are painted and encoded as they will be, and stand
- * for the rest.
+ * for the rest. What was painted last is kept, so that another format or quality of the same is told at once; estimates beyond a few at once
+ * wait for each other.
  */
 public final class Estimate {
     /** So many squares along each side of a page … */
     private static final int ALONG = 4;
     /** … each of so many pixels along its side. */
     private static final int SQUARE = 144;
+    /** The side of a placed picture's part, pixels. */
+    private static final int MIDDLE = 3 * SQUARE;
     /** Pages that are looked at; the others are taken to be like them. */
     private static final int MOST_PAGES = 4;
     /** What an SVG's pictures grow by as text (RFC 4648), and what a document has besides pictures. */
     private static final double AS_TEXT = 4 / 3.0;
     private static final double BESIDES = 15_000;
 
-    private Estimate() {}
+    /** Images that are kept, of 1.3 MB at most each. */
+    private static final int KEPT = 48;
+    private static final int AT_ONCE = 2;
+
+    private final Semaphore room = new Semaphore(AT_ONCE, true);
+    private final Map<Object, BufferedImage> kept = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Object, BufferedImage> eldest) {
+            return size() > KEPT;
+        }
+    });
 
     /** In bytes; throws as the delivery would for what cannot be made. */
-    public static long bytes(Delivery delivery, List<Page> pages, PictureSource pictures) {
+    public long bytes(Delivery delivery, List<Page> pages, PictureSource pictures) {
         delivery.check(pages);
+        room.acquireUninterruptibly();
+        try {
+            return counted(delivery, pages, pictures);
+        } finally {
+            room.release();
+        }
+    }
+
+    private BufferedImage painted(Object what, Supplier<BufferedImage> painting) {
+        BufferedImage image = kept.get(what);
+        if (image == null) kept.put(what, image = painting.get());
+        return image;
+    }
+
+    private long counted(Delivery delivery, List<Page> pages, PictureSource pictures) {
         if (!delivery.format().pixels()) return Math.round(placed(delivery, pages, pictures));
         double bytes = 0;
         double seen = 0;
@@ -51,16 +83,15 @@ public final class Estimate {
     }
 
     /** Bytes a pixel in the squares of a page; in all of a page that is no larger than they are. */
-    private static double aPixel(Delivery delivery, Page page, int[] size, PictureSource pictures) {
-        boolean small = (long) size[0] * size[1] <= (long) ALONG * ALONG * SQUARE * SQUARE;
-        BufferedImage sample = small ? delivery.painted(page, pictures, Progress.UNHEARD) : squares(delivery, page, size, pictures);
+    private double aPixel(Delivery delivery, Page page, int[] size, PictureSource pictures) {
+        Scene scene = delivery.format() == Format.JPEG ? page.scene().onPaper(page.box()) : delivery.scene(page);
+        BufferedImage sample = painted(List.of(scene, page.box(), size[0], size[1]), () -> sample(scene, RasterPainter.toPixels(page.box(), size), size, pictures));
         return (double) encoded(delivery, page, sample) / sample.getWidth() / sample.getHeight();
     }
 
-    private static BufferedImage squares(Delivery delivery, Page page, int[] size, PictureSource pictures) {
-        boolean opaque = delivery.format() == Format.JPEG || delivery.paper() && page.scene().paper().isPresent();
-        Scene scene = delivery.format() == Format.JPEG ? page.scene().onPaper(page.box()) : page.scene();
-        Affine toPixels = RasterPainter.toPixels(page.box(), size);
+    private static BufferedImage sample(Scene scene, Affine toPixels, int[] size, PictureSource pictures) {
+        boolean opaque = scene.paper().isPresent();
+        if ((long) size[0] * size[1] <= (long) ALONG * ALONG * SQUARE * SQUARE) return RasterPainter.paint(scene, toPixels, size, opaque, pictures, Progress.UNHEARD);
         int across = Math.min(SQUARE, size[0] / ALONG);
         int down = Math.min(SQUARE, size[1] / ALONG);
         BufferedImage all = new BufferedImage(ALONG * across, ALONG * down, opaque ? BufferedImage.TYPE_INT_RGB : BufferedImage.TYPE_INT_ARGB);
@@ -95,7 +126,7 @@ public final class Estimate {
     }
 
     /** The pictures as they are placed: those that pass as they are, and of the others a middle square each. */
-    private static double placed(Delivery delivery, List<Page> pages, PictureSource pictures) {
+    private double placed(Delivery delivery, List<Page> pages, PictureSource pictures) {
         List<List<Scene>> files = new ArrayList<>();
         if (delivery.archived(pages.size())) for (Page page : pages) files.add(List.of(delivery.scene(page)));
         else files.add(pages.stream().map(delivery::scene).toList());
@@ -111,12 +142,10 @@ public final class Estimate {
         return sum;
     }
 
-    private static double sampled(Delivery delivery, PictureLayer layer, Placed placed) {
-        BufferedImage sized = placed.sized(layer);
-        int across = Math.min(sized.getWidth(), 3 * SQUARE);
-        int down = Math.min(sized.getHeight(), 3 * SQUARE);
-        BufferedImage middle = sized.getSubimage((sized.getWidth() - across) / 2, (sized.getHeight() - down) / 2, across, down);
-        byte[] file = sized.getColorModel().hasAlpha() ? Encoder.png(middle, 72) : Encoder.jpeg(middle, delivery.quality() / 100f, 72);
-        return (double) file.length * sized.getWidth() * sized.getHeight() / across / down;
+    private double sampled(Delivery delivery, PictureLayer layer, Placed placed) {
+        int[] size = placed.size(layer);
+        BufferedImage middle = painted(List.of(Placed.key(layer), size[0], size[1]), () -> placed.middle(layer, MIDDLE));
+        byte[] file = middle.getColorModel().hasAlpha() ? Encoder.png(middle, 72) : Encoder.jpeg(middle, delivery.quality() / 100f, 72);
+        return (double) file.length * size[0] * size[1] / middle.getWidth() / middle.getHeight();
     }
 }

@@ -1,5 +1,6 @@
 package plainlantern.rendering;
 
+import java.awt.Rectangle;
 import java.awt.image.BufferedImage;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -70,12 +71,31 @@ final class Placed {
         });
     }
 
+    /** Its width and height with as many pixels as are wanted. */
+    int[] size(PictureLayer layer) {
+        double share = share(layer);
+        return new int[] {(int) Math.max(1, Math.ceil(layer.width() * share)), (int) Math.max(1, Math.ceil(layer.height() * share))};
+    }
+
     /** Its pixels, as many as are wanted. */
     BufferedImage sized(PictureLayer layer) {
-        double share = share(layer);
-        BufferedImage image = pictures.image(layer.picture(), share);
-        int width = (int) Math.ceil(layer.width() * share);
-        BufferedImage sized = width < image.getWidth() ? Resample.toSize(image, Math.max(1, width), (int) Math.max(1, Math.ceil(layer.height() * share))) : image;
+        return finished(layer, pictures.image(layer.picture(), share(layer)), size(layer));
+    }
+
+    /** Of its pixels, as many as are wanted, those in the middle: at most so many along each side. */
+    BufferedImage middle(PictureLayer layer, int most) {
+        BufferedImage image = pictures.image(layer.picture(), share(layer));
+        int[] size = size(layer);
+        int[] part = {Math.min(size[0], most), Math.min(size[1], most)};
+        int across = (int) Math.min(image.getWidth(), Math.round((double) part[0] * image.getWidth() / size[0]));
+        int down = (int) Math.min(image.getHeight(), Math.round((double) part[1] * image.getHeight() / size[1]));
+        BufferedImage cut = new BufferedImage(across, down, image.getType());
+        cut.setData(image.getData(new Rectangle((image.getWidth() - across) / 2, (image.getHeight() - down) / 2, across, down)).createTranslatedChild(0, 0));
+        return finished(layer, cut, part);
+    }
+
+    private static BufferedImage finished(PictureLayer layer, BufferedImage image, int[] size) {
+        BufferedImage sized = size[0] < image.getWidth() ? Resample.toSize(image, size[0], size[1]) : image;
         return layer.clear().map(clear -> Backdrop.removed(clear, sized)).orElse(sized);
     }
 

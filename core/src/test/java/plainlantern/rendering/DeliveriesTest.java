@@ -17,6 +17,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import javax.imageio.ImageIO;
@@ -105,6 +106,26 @@ class DeliveriesTest {
         String bare = new String(delivered(sheet(), Format.SVG, false), StandardCharsets.UTF_8);
         assertThat(bare).doesNotContain("clip-paper");
         assertThat(new String(delivered(Sheet.empty("Empty", Unit.MM, 20, 20, 254), Format.SVG, false), StandardCharsets.UTF_8)).doesNotContain("<defs>");
+    }
+
+    /** Estimates are from two thirds to one and a half of the file; what was painted for one serves the next format and quality of the same, no other size. */
+    @Test
+    void anEstimatePaintsOnce() {
+        AtomicInteger asked = new AtomicInteger();
+        PictureSource heard = (id, share) -> asked.incrementAndGet() > 0 ? TIDE : null;
+        List<Page> pages = List.of(Page.of(Scene.of(sheet())));
+        Estimate estimate = new Estimate();
+        for (Format format : List.of(Format.PNG, Format.TIFF, Format.JPEG)) {
+            Delivery delivery = Delivery.of(format, 254);
+            assertThat((double) estimate.bytes(delivery, pages, heard) / delivery.file(pages.get(0), SOURCE).length).as(format.name()).isBetween(0.67, 1.5);
+        }
+        int before = asked.getAndSet(0);
+        assertThat(estimate.bytes(Delivery.of(Format.JPEG, 254).withQuality(30, Chroma.HALF, 0), pages, heard)).isLessThan(estimate.bytes(Delivery.of(Format.JPEG, 254), pages, heard));
+        estimate.bytes(Delivery.of(Format.OPENRASTER, 254), pages, heard);
+        assertThat(before).isPositive();
+        assertThat(asked).hasValue(0);
+        estimate.bytes(Delivery.of(Format.PNG, 200), pages, heard);
+        assertThat(asked).hasPositiveValue();
     }
 
     /** OpenRaster's published layout: the type first and not compressed, the stack from front to back, a merged image, a thumbnail; laid over each other, the layers are that image. */

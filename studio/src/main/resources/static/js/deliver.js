@@ -1,7 +1,7 @@
 // Deliver: what is handed over and how, its size before it is made, and what became of it.
 import { sheet, select, toggled, watch } from "./sheet.js";
 import { onBench, clearProblems, problemAt } from "./bench-parts.js";
-import { ask } from "./server.js";
+import { ask, latest } from "./server.js";
 import { redraw } from "./marks.js";
 import { say } from "./notes.js";
 
@@ -55,6 +55,12 @@ function arrange(form) {
   redraw();
 }
 
+/** About how many bytes; of the answers to several questions only the last is shown. */
+const estimates = latest(async ({ ticket, query }) => ({ ticket, ...await ask(`${place("delivery-estimate")}?${query}`) }), (about) => {
+  const at = by("estimated");
+  if (at && (!about || about.ticket === asking)) at.textContent = about ? about.told : "";
+});
+
 /** The size at once, then about how many bytes. */
 async function size(form) {
   const ticket = ++asking;
@@ -66,8 +72,7 @@ async function size(form) {
     const { told } = await ask(`${place("delivery-size")}?${said(form)}`);
     if (over()) return;
     by("delivered").textContent = told;
-    const about = await ask(`${place("delivery-estimate")}?${said(form)}`);
-    if (!over()) by("estimated").textContent = about.told;
+    estimates.want({ ticket, query: said(form) });
   } catch (problem) {
     if (over()) return;
     by("delivered").textContent = by("estimated").textContent = "";

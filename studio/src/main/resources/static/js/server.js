@@ -153,8 +153,11 @@ export async function fetchBench() {
 /** What an edit would give, without making it. Rejects with {field, message}. */
 export const preview = (what) => post(address("preview"), { edit: what, ...around() });
 
-/** Calls preview for the latest wish only, one at a time, and hands each result on. */
-export function previewer(show) {
+/** Previews the latest wish only. */
+export const previewer = (show) => latest(preview, show);
+
+/** Asks for the latest wish only, one at a time, and hands each result on. */
+export function latest(asked, show) {
   let running = false;
   let wish = null;
   let closed = false;
@@ -164,7 +167,7 @@ export function previewer(show) {
       const what = wish;
       wish = null;
       try {
-        const result = await preview(what);
+        const result = await asked(what);
         if (!closed) show(result);
       } catch (problem) {
         if (!closed) show(null, problem);

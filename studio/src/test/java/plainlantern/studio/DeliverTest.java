@@ -119,7 +119,7 @@ class DeliverTest extends StudioTest {
         assertThat(ask(post("/delivery-sets/" + set + "/forget")).getContentAsString()).doesNotContain("Small");
     }
 
-    /** The estimate is within a third of what the file has. */
+    /** The estimate is from two thirds to one and a half of what the file has. */
     @Test
     void sizesAreEstimated() throws Exception {
         for (String kind : List.of("png", "jpeg", "pdf", "tiff")) {

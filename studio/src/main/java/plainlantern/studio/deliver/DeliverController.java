@@ -44,6 +44,7 @@ public class DeliverController {
     private final DeliveryStore store;
     private final DeliveryJobs jobs;
     private final SetStore sets;
+    private final Estimate estimate = new Estimate();
 
     DeliverController(Sheets sheets, SheetStore list, Pictures pictures, DeliveryStore store, DeliveryJobs jobs, SetStore sets) {
         this.sheets = sheets;
@@ -75,7 +76,7 @@ public class DeliverController {
     @ResponseBody
     Size estimate(@AuthenticationPrincipal Member member, @PathVariable UUID id, @ModelAttribute DeliveryForm form) {
         DeliveryOrder order = order(member, id, form, form.delivery());
-        return new Size("about " + bytes(Estimate.bytes(order.delivery(), order.pages(), pictures.originals(member.id()))));
+        return new Size("about " + bytes(estimate.bytes(order.delivery(), order.pages(), pictures.originals(member.id()))));
     }
 
     /** The deliveries that were ordered. */
