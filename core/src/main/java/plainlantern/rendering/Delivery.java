@@ -147,7 +147,7 @@ public record Delivery(Format format, Extent extent, double ppi, double scale, b
         zip.finish();
     }
 
-    private static void put(ZipOutputStream zip, String name, byte[] data) throws IOException {
+    static void put(ZipOutputStream zip, String name, byte[] data) throws IOException {
         zip.putNextEntry(new ZipEntry(name));
         zip.write(data);
         zip.closeEntry();

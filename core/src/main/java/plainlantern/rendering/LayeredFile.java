@@ -54,7 +54,7 @@ final class LayeredFile {
             stack.insert(0, layer(item, file, tile));
         }
         String image = String.format(Locale.ROOT, "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<image version=\"0.0.6\" w=\"%d\" h=\"%d\" xres=\"%d\" yres=\"%3$d\">\n<stack>\n", size[0], size[1], Math.round(ppi));
-        entry(zip, "stack.xml", (image + stack + "</stack>\n</image>\n").getBytes(StandardCharsets.UTF_8));
+        Delivery.put(zip, "stack.xml", (image + stack + "</stack>\n</image>\n").getBytes(StandardCharsets.UTF_8));
         image(zip, "mergedimage.png", delivery.painted(page, pictures, progress.part(0.5, 0.9)), ppi);
         image(zip, "Thumbnails/thumbnail.png", thumbnail(delivery, page, pictures), 72);
         zip.finish();
@@ -78,12 +78,6 @@ final class LayeredFile {
     private static void image(ZipOutputStream zip, String name, BufferedImage image, double ppi) throws IOException {
         zip.putNextEntry(new ZipEntry(name));
         Encoder.png(image, ppi, zip);
-        zip.closeEntry();
-    }
-
-    private static void entry(ZipOutputStream zip, String name, byte[] data) throws IOException {
-        zip.putNextEntry(new ZipEntry(name));
-        zip.write(data);
         zip.closeEntry();
     }
 

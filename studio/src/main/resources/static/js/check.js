@@ -1,5 +1,5 @@
 // Check: the faults of the sheet, the worst first, with their places and their mends; the trail counts them while one works.
-import { sheet, select, ids, toggled, watch } from "./sheet.js";
+import { sheet, select, ids, pick, watch } from "./sheet.js";
 import { edit, ask } from "./server.js";
 import { onBench, clearProblems } from "./bench-parts.js";
 import { extra } from "./marks.js";
@@ -15,9 +15,7 @@ let counted = { version: -1, faults: 0, warnings: 0 };
 
 /** A click selects; its faults are shown. */
 export function press(event) {
-  const id = event.target.closest?.(".panel")?.dataset.id;
-  if (!id) select([]);
-  else select(event.shiftKey ? toggled(id) : [id]);
+  const id = pick(event);
   extra();
   bench.querySelector(id ? `.fault-row[data-panels~="${id}"]` : "#faults")?.scrollIntoView({ block: "nearest" });
   return null;

@@ -1,5 +1,5 @@
 // Deliver: what is handed over and how, its size before it is made, and what became of it.
-import { sheet, select, toggled, watch } from "./sheet.js";
+import { sheet, pick, watch } from "./sheet.js";
 import { onBench, clearProblems, problemAt } from "./bench-parts.js";
 import { ask, latest } from "./server.js";
 import { redraw } from "./marks.js";
@@ -18,10 +18,7 @@ let lost = false;
 
 /** Where parts of the sheet are delivered, a click selects them. */
 export function press(event) {
-  if (!sheet.choosing) return null;
-  const id = event.target.closest?.(".panel")?.dataset.id;
-  if (!id) select([]);
-  else select(event.shiftKey ? toggled(id) : [id]);
+  if (sheet.choosing) pick(event);
   return null;
 }
 

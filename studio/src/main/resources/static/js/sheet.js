@@ -79,6 +79,14 @@ export function select(wanted, key = wanted.at(-1)) {
   changed("selection");
 }
 
+/** A click that only selects; the panel that was clicked, if any. */
+export function pick(event) {
+  const id = event.target.closest?.(".panel")?.dataset.id;
+  if (!id) select([]);
+  else select(event.shiftKey ? toggled(id) : [id]);
+  return id;
+}
+
 /** Calls back with "selection", "sheet" or "view" whenever that changed. */
 export const watch = (listener) => listeners.push(listener);
 export const changed = (what) => listeners.forEach((listener) => listener(what));
