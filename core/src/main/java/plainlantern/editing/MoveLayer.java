@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
+import plainlantern.fitting.Refit;
 import plainlantern.geometry.Typed;
 import plainlantern.sheet.Content;
 import plainlantern.sheet.Sheet;
@@ -23,7 +24,8 @@ public record MoveLayer(List<String> panels, @Typed.Layer int layer, OptionalInt
             List<Content> layers = new ArrayList<>(p.content());
             Content moved = layers.remove(layer);
             if (to.isPresent()) layers.add(Math.max(0, Math.min(layers.size(), to.getAsInt())), moved);
-            return p.withContent(layers);
+            // What stood behind a layer that is gone is seen now: held pictures cover.
+            return to.isPresent() ? p.withContent(layers) : Refit.reformed(before, p.withContent(layers));
         });
     }
 

@@ -3,6 +3,7 @@ package plainlantern.editing;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.ArrayList;
 import java.util.List;
+import plainlantern.fitting.Refit;
 import plainlantern.fitting.Vistas;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.BadInput;
@@ -35,7 +36,8 @@ public record MoveOut(List<String> panels, @Typed.Layer int layer) implements Ed
             if (at < 0) continue;
             List<Content> left = new ArrayList<>(panel.content());
             left.remove(at);
-            next.set(next.indexOf(panel), panel.withContent(left));
+            // What stood behind it is seen now: held pictures cover.
+            next.set(next.indexOf(panel), Refit.reformed(before, panel.withContent(left)));
             next.add(afloat(before, panel, Vistas.shown(before, panel, at).orElseThrow(), "p" + ++lastId));
         }
         BadInput.unless(lastId > before.lastId(), "panels", "There is no picture in there yet.");

@@ -5,14 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
-import net.jqwik.api.Arbitraries;
-import net.jqwik.api.Arbitrary;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.Provide;
-import net.jqwik.api.constraints.DoubleRange;
-import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
+import plainlantern.Chance;
+import plainlantern.Tried;
 import plainlantern.editing.LayOut;
 import plainlantern.editing.MoveSeam;
 import plainlantern.geometry.BadInput;
@@ -50,15 +45,15 @@ class SeamsTest {
         return new MoveSeam(seam.sides(), -way.y() / length * by, way.x() / length * by);
     }
 
-    @Provide
-    Arbitrary<Pattern> whole() {
-        return Arbitraries.of(new EvenGrid(3, 4, 5, 8), new EvenGrid(2, 3, 0, 0), new Polyptych(List.of(1.0, 2.0, 1.0), 6, 9, true), new Polyptych(List.of(1.0, 1.0, 1.0, 1.0), 3, -5, false),
+    private static final List<Pattern> WHOLE = List.of(new EvenGrid(3, 4, 5, 8), new EvenGrid(2, 3, 0, 0), new Polyptych(List.of(1.0, 2.0, 1.0), 6, 9, true), new Polyptych(List.of(1.0, 1.0, 1.0, 1.0), 3, -5, false),
                 new EvenGrid(2, 3, 6, 6, List.of(1.0, 2.0, 1.0), List.of(), List.of(new EvenGrid.Block(0, 0, 2, 1))));
-    }
 
     /** What one bank gains the other loses: the covered area stays, no panel comes over another, and back again is as before. */
-    @Property(tries = 120)
-    void aSeamTakesFromOneBankAndGivesToTheOther(@ForAll("whole") Pattern pattern, @ForAll @IntRange(min = 0, max = 9) int which, @ForAll @DoubleRange(min = -14, max = 14) double by) {
+    @Tried(120)
+    void aSeamTakesFromOneBankAndGivesToTheOther(Chance chance) {
+        Pattern pattern = chance.of(WHOLE);
+        int which = chance.whole(0, 9);
+        double by = chance.between(-14, 14);
         Sheet before = laid(pattern);
         List<Seams.Seam> seams = Seams.of(before);
         Seams.Seam seam = seams.get(which % seams.size());
@@ -91,8 +86,10 @@ class SeamsTest {
     }
 
     /** Voronoi cells of n sites share at most 3n − 6 edges (Euler's formula). */
-    @Property(tries = 20)
-    void shardsHaveSeamsOfTheirGap(@ForAll @IntRange(min = 4, max = 30) int count, @ForAll @IntRange(min = 0, max = 999) int seed) {
+    @Tried(20)
+    void shardsHaveSeamsOfTheirGap(Chance chance) {
+        int count = chance.whole(4, 30);
+        int seed = chance.whole(0, 999);
         List<Seams.Seam> seams = Seams.of(laid(new Shards(count, 3, 3, seed)));
         assertThat(seams.size()).isBetween(1, 3 * count - 6);
         assertThat(seams).filteredOn(s -> s.sides().size() == 2).allSatisfy(s -> assertThat(s.gap()).isCloseTo(3, within(1e-6)));

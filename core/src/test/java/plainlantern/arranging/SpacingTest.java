@@ -8,13 +8,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
-import net.jqwik.api.Arbitraries;
-import net.jqwik.api.Arbitrary;
-import net.jqwik.api.Combinators;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.Provide;
-import net.jqwik.api.constraints.DoubleRange;
+import plainlantern.Chance;
+import plainlantern.Tried;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
 import plainlantern.geometry.Unit;
@@ -26,11 +21,8 @@ import plainlantern.sheet.Sheet;
 
 /** Even spacing, whatever stands where. */
 class SpacingTest {
-    @Provide
-    Arbitrary<List<Box>> boxes() {
-        Arbitrary<Double> place = Arbitraries.doubles().between(-100, 400);
-        Arbitrary<Double> size = Arbitraries.doubles().between(5, 80);
-        return Combinators.combine(place, place, size, size).as(Box::new).list().ofMinSize(3).ofMaxSize(9);
+    private static List<Box> boxes(Chance chance) {
+        return chance.list(3, 9, c -> new Box(c.between(-100, 400), c.between(-100, 400), c.between(5, 80), c.between(5, 80)));
     }
 
     private static Sheet sheet(List<Box> boxes) {
@@ -49,8 +41,10 @@ class SpacingTest {
         return Units.of(sheet, sheet.panels().stream().map(Panel::id).toList());
     }
 
-    @Property(tries = 100)
-    void middlesBecomeEvenAndTheOuterTwoStay(@ForAll("boxes") List<Box> boxes, @ForAll Axis axis) {
+    @Tried(100)
+    void middlesBecomeEvenAndTheOuterTwoStay(Chance chance) {
+        List<Box> boxes = boxes(chance);
+        Axis axis = chance.of(Axis.values());
         Sheet sheet = sheet(boxes);
         List<Double> before = boxes.stream().map(axis::middle).sorted().toList();
         List<Box> row = after(sheet, Spacing.middles(units(sheet), axis), axis);
@@ -58,8 +52,11 @@ class SpacingTest {
         for (int i = 0; i < row.size(); i++) assertThat(axis.middle(row.get(i))).isCloseTo(before.get(0) + i * step, within(1e-9));
     }
 
-    @Property(tries = 100)
-    void gapsBecomeTheOneThatWasTyped(@ForAll("boxes") List<Box> boxes, @ForAll Axis axis, @ForAll @DoubleRange(min = 0, max = 40) double gap) {
+    @Tried(100)
+    void gapsBecomeTheOneThatWasTyped(Chance chance) {
+        List<Box> boxes = boxes(chance);
+        Axis axis = chance.of(Axis.values());
+        double gap = chance.between(0, 40);
         Sheet sheet = sheet(boxes);
         Map<Units.One, Point> moves = Spacing.gaps(units(sheet), axis, OptionalDouble.of(gap));
         List<Box> row = new ArrayList<>();
@@ -69,8 +66,10 @@ class SpacingTest {
     }
 
     /** Shared out, the row is as long as before and all gaps are the same, be they negative. */
-    @Property(tries = 100)
-    void gapsAreSharedOut(@ForAll("boxes") List<Box> boxes, @ForAll Axis axis) {
+    @Tried(100)
+    void gapsAreSharedOut(Chance chance) {
+        List<Box> boxes = boxes(chance);
+        Axis axis = chance.of(Axis.values());
         Sheet sheet = sheet(boxes);
         List<Box> row = new ArrayList<>();
         Spacing.gaps(units(sheet), axis, OptionalDouble.empty()).forEach((unit, by) ->
@@ -82,8 +81,10 @@ class SpacingTest {
     }
 
     /** Packed pieces do not overlap, stay in the area's width where they can, and are the gap apart in a row. */
-    @Property(tries = 100)
-    void packedPanelsStandInRows(@ForAll("boxes") List<Box> boxes, @ForAll @DoubleRange(min = 0, max = 9) double gap) {
+    @Tried(100)
+    void packedPanelsStandInRows(Chance chance) {
+        List<Box> boxes = boxes(chance);
+        double gap = chance.between(0, 9);
         Sheet sheet = sheet(boxes);
         Box area = new Box(10, 20, 180, 10);
         List<Box> row = Units.moved(sheet, Spacing.packed(units(sheet), area, gap)).panels().stream().map(Panel::boundsOnSheet).toList();

@@ -9,12 +9,10 @@ import static plainlantern.Sheets.after;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import net.jqwik.api.Arbitrary;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.Provide;
 import org.junit.jupiter.api.Test;
+import plainlantern.Chance;
 import plainlantern.Sheets;
+import plainlantern.Tried;
 import plainlantern.editing.EditReader;
 import plainlantern.editing.ShelvePictures;
 import plainlantern.geometry.BadInput;
@@ -135,14 +133,10 @@ class ReportTest {
         assertThat(Report.of(off, Map.of()).count(Weight.WARNING)).isEqualTo(2);
     }
 
-    @Provide
-    Arbitrary<Sheet> sheets() {
-        return Sheets.any();
-    }
-
     /** Whatever the sheet: it can be checked, each fault is within reach and says a sentence, and a mend either refuses in words or takes its own fault away. */
-    @Property(tries = 120)
-    void anySheetCanBeChecked(@ForAll("sheets") Sheet sheet) {
+    @Tried(120)
+    void anySheetCanBeChecked(Chance chance) {
+        Sheet sheet = Sheets.any(chance);
         for (Report.Kind kind : Report.of(sheet, Map.of()).kinds()) {
             for (Fault fault : kind.faults()) {
                 assertThat(fault.says()).endsWith(".").doesNotContain("NaN");

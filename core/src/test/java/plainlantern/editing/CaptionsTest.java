@@ -7,13 +7,9 @@ import static plainlantern.Sheets.after;
 
 import java.util.List;
 import java.util.OptionalDouble;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.AlphaChars;
-import net.jqwik.api.constraints.DoubleRange;
-import net.jqwik.api.constraints.Size;
-import net.jqwik.api.constraints.StringLength;
 import org.junit.jupiter.api.Test;
+import plainlantern.Chance;
+import plainlantern.Tried;
 import plainlantern.fitting.Lettering;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Box;
@@ -93,9 +89,11 @@ class CaptionsTest {
     }
 
     /** Whatever the words and the measure: no line is wider unless it is a single word, no line could take the next word, and nothing is lost. */
-    @Property(tries = 200)
-    void linesAreFull(@ForAll @Size(min = 1, max = 30) List<@AlphaChars @StringLength(min = 1, max = 9) String> words, @ForAll @DoubleRange(min = 5, max = 120) double measure,
-                      @ForAll @DoubleRange(min = -50, max = 300) double tracking) {
+    @Tried(200)
+    void linesAreFull(Chance chance) {
+        List<String> words = chance.list(1, 30, c -> "x".repeat(c.whole(0, 4)) + c.of("mill", "Tide", "W", "reeds", "i"));
+        double measure = chance.between(5, 120);
+        double tracking = chance.between(-50, 300);
         LetterStyle style = new LetterStyle(Typeface.EB_GARAMOND, 6, Setting.Side.LEFT, 1.2, tracking);
         Setting.Block block = Setting.block(style, String.join(" ", words), OptionalDouble.of(measure));
         assertThat(String.join(" ", block.lines())).isEqualTo(String.join(" ", words));

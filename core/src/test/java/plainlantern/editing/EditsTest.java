@@ -5,13 +5,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
-import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import plainlantern.Chance;
+import plainlantern.Tried;
 import plainlantern.fitting.Coverage;
 import plainlantern.fitting.PanelState;
 import plainlantern.geometry.BadInput;
@@ -57,9 +55,12 @@ class EditsTest {
     }
 
     /** Sizes and gaps are the whole, whatever the numbers. */
-    @Property(tries = 200)
-    void cellsAndGapsAddUpToTheArea(@ForAll @IntRange(min = 1, max = 40) int rows, @ForAll @IntRange(min = 1, max = 40) int columns,
-                                    @ForAll @DoubleRange(min = 0, max = 5) double gap, @ForAll @DoubleRange(min = 0, max = 40) double margin) {
+    @Tried(200)
+    void cellsAndGapsAddUpToTheArea(Chance chance) {
+        int rows = chance.whole(1, 40);
+        int columns = chance.whole(1, 40);
+        double gap = chance.between(0, 5);
+        double margin = chance.between(0, 40);
         List<Seat> seats = LayOut.replacing(new EvenGrid(rows, columns, gap, gap / 2), new Margins(margin, margin, margin, margin)).apply(EMPTY)
                 .panels().stream().map(Panel::seat).toList();
         Seat first = seats.get(0);

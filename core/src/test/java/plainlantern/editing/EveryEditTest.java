@@ -9,13 +9,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
-import net.jqwik.api.Arbitraries;
-import net.jqwik.api.Arbitrary;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.Provide;
 import org.junit.jupiter.api.Test;
+import plainlantern.Chance;
 import plainlantern.Sheets;
+import plainlantern.Tried;
 import plainlantern.fitting.PanelState;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Unit;
@@ -124,22 +121,14 @@ class EveryEditTest {
         assertThat(kinds).isEqualTo(new TreeSet<>(SAMPLES.keySet()));
     }
 
-    @Provide
-    Arbitrary<Sheet> sheets() {
-        return Sheets.any();
-    }
-
-    @Provide
-    Arbitrary<String> kinds() {
-        return Arbitraries.of(SAMPLES.keySet());
-    }
-
     /**
      * An edit either refuses in words and leaves the sheet as it is, or gives a sheet that can be stored, in which every id
      * that was there is the same panel or gone, and in which no held picture that the edit placed is bare.
      */
-    @Property(tries = 600)
-    void anEditRefusesInWordsOrGivesASoundSheet(@ForAll("sheets") Sheet before, @ForAll("kinds") String kind) {
+    @Tried(600)
+    void anEditRefusesInWordsOrGivesASoundSheet(Chance chance) {
+        Sheet before = Sheets.any(chance);
+        String kind = chance.of(List.copyOf(SAMPLES.keySet()));
         String was = SheetJson.write(before);
         try {
             Edit edit = EditReader.read(json(kind), before);

@@ -7,18 +7,17 @@ import static plainlantern.Sheets.DAWN;
 import static plainlantern.Sheets.after;
 
 import java.util.List;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
+import plainlantern.Chance;
+import plainlantern.Tried;
 import plainlantern.fitting.Coverage;
 import plainlantern.fitting.FocalPlace;
 import plainlantern.fitting.Sitting;
 import plainlantern.fitting.Vistas;
-import plainlantern.geometry.Typed;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
+import plainlantern.geometry.Typed;
 import plainlantern.geometry.Unit;
 import plainlantern.sheet.Content.OwnPicture;
 import plainlantern.sheet.Fit;
@@ -39,8 +38,11 @@ class FocalTest {
     }
 
     /** A filled panel is covered, and no covering place of the picture at that size has its focal point nearer to the middle. */
-    @Property(tries = 80)
-    void fillingBringsItAsNearToTheMiddleAsCoveringAllows(@ForAll @DoubleRange(min = 0, max = 1) double x, @ForAll @DoubleRange(min = 0, max = 1) double y, @ForAll @DoubleRange(min = -1, max = 1) double aside) {
+    @Tried(80)
+    void fillingBringsItAsNearToTheMiddleAsCoveringAllows(Chance chance) {
+        double x = chance.between(0, 1);
+        double y = chance.between(0, 1);
+        double aside = chance.between(-1, 1);
         Sheet sheet = sheet(x, y);
         OwnPicture own = sheet.panel("p1").picture().orElseThrow();
         Sitting sitting = Sitting.of(sheet.panel("p1"), DAWN);
@@ -52,8 +54,11 @@ class FocalTest {
     }
 
     /** Free to show an edge, it comes exactly to the place; the nearest of four crossings, of nine middles. */
-    @Property(tries = 80)
-    void itComesToTheNearestPlace(@ForAll @DoubleRange(min = 0, max = 1) double x, @ForAll @DoubleRange(min = 0, max = 1) double y, @ForAll FocalPlace place) {
+    @Tried(80)
+    void itComesToTheNearestPlace(Chance chance) {
+        double x = chance.between(0, 1);
+        double y = chance.between(0, 1);
+        FocalPlace place = chance.of(FocalPlace.values());
         Sheet free = after(sheet(x, y), "{'kind':'hold-covered','panels':['p1'],'held':false}");
         Point was = focal(free);
         Sheet brought = new PlaceFocal(List.of("p1"), place, false, Typed.FRONTMOST).apply(free);

@@ -24,6 +24,7 @@ import plainlantern.scene.Scene.LettersLayer;
 import plainlantern.scene.Scene.WashLayer;
 import plainlantern.sheet.Blend;
 import plainlantern.sheet.Content;
+import plainlantern.sheet.Fit;
 import plainlantern.sheet.Sheet;
 
 /** Several layers in one panel. */
@@ -51,6 +52,16 @@ class LayersTest {
         assertThat(((Content.OwnPicture) layer(front, 1)).placement().turn()).isEqualTo(10);
         assertThat(((Content.OwnPicture) layer(back, 0)).placement().turn()).isEqualTo(10);
         assertThat(layer(back, 1)).isEqualTo(layer(before, 1));
+    }
+
+    /** What a layer in front hid is seen when that layer goes: a held picture covers then. */
+    @Test
+    void whatComesToTheFrontCoversWhereItIsHeld() {
+        Sheet hidden = sheet().changing(List.of("p1"), p -> p.changingLayer(0, c -> ((Content.OwnPicture) c).settled(Fit.FREE, ((Content.OwnPicture) c).placement().at(new Point(45, 0)), true)));
+        for (String gone : List.of("{'kind':'move-out','panels':['p1']}", "{'kind':'move-layer','panels':['p1'],'layer':1}")) {
+            Sheet seen = after(hidden, "{'kind':'move-layer','panels':['p1'],'layer':2}", gone);
+            assertThat(PanelState.coverage(seen, seen.panel("p1")).orElseThrow().covered()).isTrue();
+        }
     }
 
     /** Filling, a vista and leaving it exchange one picture; what lies around it, and its own look, stay. */

@@ -6,12 +6,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
-import net.jqwik.api.Arbitraries;
-import net.jqwik.api.Arbitrary;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.Provide;
+import plainlantern.Chance;
 import plainlantern.Sheets;
+import plainlantern.Tried;
 import plainlantern.geometry.BadInput;
 import plainlantern.rendering.SvgPainter;
 import plainlantern.scene.Scene;
@@ -40,22 +37,14 @@ class ManyEditsTest {
             "{'kind':'set-up-sheet','width':'200 mm','height':'160 mm','panels':'again'}", "{'kind':'group','panels':['p7','p8'],'together':true}", "{'kind':'duplicate','panels':['p7'],'dx':1,'dy':1}",
             "{'kind':'space','panels':['p7','p8'],'how':'pack','gap':1}", "{'kind':'remove','panels':['p8']}", "{'kind':'traits','panels':['p7'],'locked':true}", "{'kind':'traits','panels':['p7'],'locked':false}");
 
-    @Provide
-    Arbitrary<Sheet> sheets() {
-        return Sheets.any();
-    }
-
-    @Provide
-    Arbitrary<List<String>> mornings() {
-        return Arbitraries.of(EDITS).list().ofMinSize(6).ofMaxSize(16);
-    }
-
     /**
      * After each step the sheet can be stored and painted, no id comes twice or back from the dead, layouts name only what is or was on
      * the sheet, and the sheets before are still what they were: undo is exact.
      */
-    @Property(tries = 150)
-    void everyStepLeavesASoundSheet(@ForAll("sheets") Sheet start, @ForAll("mornings") List<String> morning) {
+    @Tried(150)
+    void everyStepLeavesASoundSheet(Chance chance) {
+        Sheet start = Sheets.any(chance);
+        List<String> morning = chance.list(6, 16, c -> c.of(EDITS));
         List<Sheet> history = new ArrayList<>(List.of(start));
         List<String> written = new ArrayList<>(List.of(SheetJson.write(start)));
         Set<String> ever = new TreeSet<>(start.elements().stream().map(Element::id).toList());

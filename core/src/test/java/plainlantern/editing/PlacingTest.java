@@ -8,12 +8,11 @@ import static plainlantern.Sheets.TALL;
 import static plainlantern.Sheets.after;
 
 import java.util.List;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import plainlantern.Chance;
+import plainlantern.Tried;
 import plainlantern.arranging.Axis;
 import plainlantern.arranging.Seams;
 import plainlantern.arranging.Snaps;
@@ -108,9 +107,12 @@ class PlacingTest {
     }
 
     /** Any form, turned and mirrored or not: both sides keep the picture in place, are the gap apart and, with it, the whole. */
-    @Property(tries = 80)
-    void aCutDividesInPlace(@ForAll @DoubleRange(min = -170, max = 170) double turn, @ForAll @DoubleRange(min = 0, max = 8) double gap,
-                            @ForAll @DoubleRange(min = -30, max = 30) double off, @ForAll boolean mirrored) {
+    @Tried(80)
+    void aCutDividesInPlace(Chance chance) {
+        double turn = chance.between(-170, 170);
+        double gap = chance.between(0, 8);
+        double off = chance.between(-30, 30);
+        boolean mirrored = chance.flag();
         for (String outline : List.of("{'kind':'rectangle','topLeft':0,'topRight':0,'bottomRight':0,'bottomLeft':0}", "{'kind':'ellipse'}", "{'kind':'star','points':5,'inner':0.6,'rounding':0}")) {
             Sheet sheet = one(outline, "'left':120,'top':80,'width':150,'height':110,'turn':" + turn);
             if (mirrored) sheet = after(sheet, "{'kind':'mirror-panels','panels':['p1'],'axis':'across'}");
@@ -261,8 +263,10 @@ class PlacingTest {
     }
 
     /** With the modifier the picture stays on the sheet while its panel is sized, turned panels too. */
-    @Property(tries = 40)
-    void aStillPictureStaysOnTheSheet(@ForAll @DoubleRange(min = -170, max = 170) double turn, @ForAll @DoubleRange(min = 40, max = 100) double width) {
+    @Tried(40)
+    void aStillPictureStaysOnTheSheet(Chance chance) {
+        double turn = chance.between(-170, 170);
+        double width = chance.between(40, 100);
         Sheet sheet = one("{'kind':'ellipse'}", "'left':120,'top':80,'width':100,'height':80,'turn':" + turn);
         Sheet sized = after(sheet, "{'kind':'resize-panels','panels':['p1'],'width':" + width + ",'height':60,'anchorX':-1,'anchorY':1,'still':true}");
         same(pixels(sheet, "p1"), pixels(sized, "p1"));

@@ -8,11 +8,9 @@ import static plainlantern.Sheets.TALL;
 import static plainlantern.Sheets.after;
 
 import java.util.List;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
-import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
+import plainlantern.Chance;
+import plainlantern.Tried;
 import plainlantern.fitting.Coverage;
 import plainlantern.fitting.PanelState;
 import plainlantern.fitting.Vistas;
@@ -72,8 +70,11 @@ class VistasTest {
     }
 
     /** Look through: the picture stays on the sheet whatever the panel does, and stays upright when it turns. */
-    @Property(tries = 60)
-    void lookingThroughLeavesThePictureInPlace(@ForAll @DoubleRange(min = -30, max = 30) double dx, @ForAll @DoubleRange(min = -180, max = 180) double turn, @ForAll @IntRange(min = 1, max = 4) int which) {
+    @Tried(60)
+    void lookingThroughLeavesThePictureInPlace(Chance chance) {
+        double dx = chance.between(-30, 30);
+        double turn = chance.between(-180, 180);
+        int which = chance.whole(1, 4);
         Sheet sheet = vista();
         String panel = "p" + which;
         Sheet moved = after(sheet, "{'kind':'move-panels','panels':['" + panel + "'],'dx':" + dx + ",'dy':3}", "{'kind':'turn-panels','panels':['" + panel + "'],'by':" + turn + "}",
@@ -84,8 +85,11 @@ class VistasTest {
     }
 
     /** Carry: the panel takes its slice along, moved and turned; looking through again is exact. */
-    @Property(tries = 60)
-    void carryingTakesTheSliceAlongAndTheWayBackIsExact(@ForAll @DoubleRange(min = -30, max = 30) double dx, @ForAll @DoubleRange(min = -180, max = 180) double turn, @ForAll @IntRange(min = 1, max = 4) int which) {
+    @Tried(60)
+    void carryingTakesTheSliceAlongAndTheWayBackIsExact(Chance chance) {
+        double dx = chance.between(-30, 30);
+        double turn = chance.between(-180, 180);
+        int which = chance.whole(1, 4);
         Sheet sheet = after(vista(), "{'kind':'loosen','panels':['p2'],'offset':2,'zoom':0.1,'turn':3,'seed':5}");
         String panel = "p" + which;
         Affine was = sheet.panel(panel).seat().toSheet().inverse().after(pixels(sheet, panel));
@@ -103,9 +107,12 @@ class VistasTest {
     }
 
     /** Moved, zoomed and turned whole, the vista never leaves a panel bare while it is held; every slice follows alike, nudges kept. */
-    @Property(tries = 80)
-    void theWholeVistaMovesAndStaysCovered(@ForAll @DoubleRange(min = -80, max = 80) double dx, @ForAll @DoubleRange(min = -80, max = 80) double dy, @ForAll @DoubleRange(min = 60, max = 300) double zoom,
-                                           @ForAll @DoubleRange(min = -180, max = 180) double turn) {
+    @Tried(80)
+    void theWholeVistaMovesAndStaysCovered(Chance chance) {
+        double dx = chance.between(-80, 80);
+        double dy = chance.between(-80, 80);
+        double zoom = chance.between(60, 300);
+        double turn = chance.between(-180, 180);
         Sheet sheet = vista();
         Sheet moved = after(sheet, "{'kind':'zoom-picture','panels':['p2'],'zoom':" + zoom + ",'whole':true}", "{'kind':'move-picture','panels':['p1','p3'],'dx':" + dx + ",'dy':" + dy + ",'whole':true}",
                 "{'kind':'turn-picture','panels':['p4'],'turn':" + turn + ",'whole':true}");

@@ -4,11 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
+import plainlantern.Chance;
 import plainlantern.Sheets;
+import plainlantern.Tried;
 import plainlantern.editing.ShelvePictures;
 import plainlantern.geometry.Point;
 import plainlantern.geometry.Unit;
@@ -36,9 +35,12 @@ class RefitTest {
     }
 
     /** A picture placed by hand keeps its zoom, and a panel sized there and back has it where it was. */
-    @Property(tries = 200)
-    void zoomStaysAndSizingBackRestores(@ForAll @DoubleRange(min = 20, max = 200) double width, @ForAll @DoubleRange(min = 20, max = 200) double height,
-                                        @ForAll @DoubleRange(min = 1, max = 4) double zoom, @ForAll @DoubleRange(min = -60, max = 60) double turn) {
+    @Tried(200)
+    void zoomStaysAndSizingBackRestores(Chance chance) {
+        double width = chance.between(20, 200);
+        double height = chance.between(20, 200);
+        double zoom = chance.between(1, 4);
+        double turn = chance.between(-60, 60);
         Panel before = panel(90, 60, Fit.FREE, null, false);
         Sitting sitting = Sitting.of(before, Sheets.DAWN);
         Placement placement = sitting.zoomed(sitting.fitted(Fit.COVER, turn, false, 300), zoom, new Point(12, -7));

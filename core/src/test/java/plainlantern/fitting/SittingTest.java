@@ -3,12 +3,9 @@ package plainlantern.fitting;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
-import net.jqwik.api.constraints.IntRange;
-import net.jqwik.api.constraints.Scale;
 import org.junit.jupiter.api.Test;
+import plainlantern.Chance;
+import plainlantern.Tried;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 import plainlantern.outline.Ellipse;
@@ -20,12 +17,18 @@ class SittingTest {
     private static final Path SQUARE = Rectangle.SHARP.path(100, 100);
 
     /** Whatever is asked for, the nearest covering placement covers, and asking again changes nothing. */
-    @Property(tries = 400)
-    void aHeldPictureIsCovered(@ForAll @DoubleRange(min = 5, max = 300) double width, @ForAll @DoubleRange(min = 5, max = 300) double height,
-                               @ForAll @IntRange(min = 1, max = 8000) int across, @ForAll @IntRange(min = 1, max = 8000) int down,
-                               @ForAll @DoubleRange(min = -400, max = 400) double x, @ForAll @DoubleRange(min = -400, max = 400) double y,
-                               @ForAll @DoubleRange(min = 0.0005, max = 3) @Scale(6) double scale, @ForAll @DoubleRange(min = -180, max = 180) double turn,
-                               @ForAll boolean ellipse, @ForAll boolean mirrored) {
+    @Tried(400)
+    void aHeldPictureIsCovered(Chance chance) {
+        double width = chance.between(5, 300);
+        double height = chance.between(5, 300);
+        int across = chance.whole(1, 8000);
+        int down = chance.whole(1, 8000);
+        double x = chance.between(-400, 400);
+        double y = chance.between(-400, 400);
+        double scale = chance.between(0.0005, 3);
+        double turn = chance.between(-180, 180);
+        boolean ellipse = chance.flag();
+        boolean mirrored = chance.flag();
         Sitting sitting = new Sitting(ellipse ? new Ellipse().path(width, height) : Rectangle.SHARP.path(width, height), across, down);
         Placement held = sitting.covering(new Placement(new Point(x, y), scale, scale, turn, mirrored));
         Coverage coverage = Coverage.of(sitting, held);
@@ -37,9 +40,12 @@ class SittingTest {
     }
 
     /** Zooming about a spot leaves the pixel that is under it where it is. */
-    @Property(tries = 100)
-    void zoomKeepsWhatIsUnderThePointer(@ForAll @DoubleRange(min = -40, max = 40) double x, @ForAll @DoubleRange(min = -40, max = 40) double y,
-                                        @ForAll @DoubleRange(min = 1, max = 8) double zoom, @ForAll @DoubleRange(min = -90, max = 90) double turn) {
+    @Tried(100)
+    void zoomKeepsWhatIsUnderThePointer(Chance chance) {
+        double x = chance.between(-40, 40);
+        double y = chance.between(-40, 40);
+        double zoom = chance.between(1, 8);
+        double turn = chance.between(-90, 90);
         Sitting sitting = new Sitting(SQUARE, 600, 400);
         Placement before = sitting.fitted(Fit.COVER, turn, true, 300);
         Placement after = sitting.zoomed(before, zoom, new Point(x, y));

@@ -3,28 +3,21 @@ package plainlantern.geometry;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import net.jqwik.api.Arbitraries;
-import net.jqwik.api.Arbitrary;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.Provide;
-import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
+import plainlantern.Chance;
+import plainlantern.Tried;
 import plainlantern.outline.Ellipse;
 import plainlantern.outline.Outline;
 import plainlantern.outline.Outlines;
 
 /** Dividing forms by a line. */
 class HalfPlaneTest {
-    @Provide
-    Arbitrary<Outline> outlines() {
-        return Arbitraries.of(Outlines.KINDS);
-    }
-
     /** Both sides of a line together are the whole, for straight and curved, hollow and jagged forms, and each stays on its side. */
-    @Property(tries = 300)
-    void twoSidesAreTheWhole(@ForAll("outlines") Outline outline, @ForAll @DoubleRange(min = -180, max = 180) double heading,
-                             @ForAll @DoubleRange(min = -60, max = 60) double off) {
+    @Tried(300)
+    void twoSidesAreTheWhole(Chance chance) {
+        Outline outline = chance.of(Outlines.KINDS);
+        double heading = chance.between(-180, 180);
+        double off = chance.between(-60, 60);
         Path whole = outline.path(120, 90);
         HalfPlane one = new HalfPlane(new Point(1, 0).turned(heading), off);
         HalfPlane other = new HalfPlane(one.normal().times(-1), -off);

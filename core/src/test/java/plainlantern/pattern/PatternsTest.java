@@ -7,14 +7,6 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import net.jqwik.api.Arbitraries;
-import net.jqwik.api.Arbitrary;
-import net.jqwik.api.Combinators;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.Provide;
-import net.jqwik.api.constraints.DoubleRange;
-import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -23,7 +15,9 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.triangulate.VoronoiDiagramBuilder;
+import plainlantern.Chance;
 import plainlantern.Sheets;
+import plainlantern.Tried;
 import plainlantern.editing.ShelvePictures;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Box;
@@ -44,28 +38,28 @@ class PatternsTest {
         return pieces.stream().mapToDouble(p -> Polygons.area(p.path())).sum();
     }
 
-    @Provide
-    Arbitrary<Pattern> tidy() {
-        Arbitrary<Integer> n = Arbitraries.integers().between(1, 7);
-        Arbitrary<Double> gap = Arbitraries.doubles().between(0, 6);
-        Arbitrary<Integer> seed = Arbitraries.integers().between(0, 999_999);
-        Arbitrary<Boolean> flag = Arbitraries.of(true, false);
-        return Arbitraries.oneOf(
-                Combinators.combine(n, n, gap).as((r, c, g) -> new EvenGrid(r, c, g, g / 2)),
-                Combinators.combine(gap, Arbitraries.doubles().between(-11, 11), flag).as((g, lean, m) -> new Polyptych(List.of(1.0, 2.0, 1.5, 1.0), g, lean, m)),
-                Combinators.combine(n, n, gap, Arbitraries.doubles().between(0, 1)).as((r, c, g, o) -> new RunningBond(r, c, g, g, o)),
-                Combinators.combine(n, n, gap, flag).as(Honeycomb::new),
-                Combinators.combine(Arbitraries.integers().between(3, 20), gap, flag, flag).as((c, g, m, w) -> new Rosette(c, g, m, w, 0.5)),
-                Combinators.combine(n, n, Arbitraries.doubles().between(0.05, 0.25), seed).as(Interlock::new),
-                Combinators.combine(Arbitraries.integers().between(2, 24), gap, Arbitraries.integers().between(2, 6), seed).as(Shards::new),
-                Combinators.combine(Arbitraries.integers().between(1, 8), gap).as((r, g) -> new JustifiedRows(r, g, false)),
-                Combinators.combine(Arbitraries.doubles().between(20, 90), Arbitraries.doubles().between(20, 90), gap, flag)
-                        .as((w, h, g, round) -> new StepAndRepeat(w, h, g, g, round)));
+    private static Pattern tidy(Chance chance) {
+        int n = chance.whole(1, 7);
+        int m = chance.whole(1, 7);
+        double gap = chance.between(0, 6);
+        int seed = chance.whole(0, 999_999);
+        boolean flag = chance.flag();
+        return chance.by(
+                () -> new EvenGrid(n, m, gap, gap / 2),
+                () -> new Polyptych(List.of(1.0, 2.0, 1.5, 1.0), gap, chance.between(-11, 11), flag),
+                () -> new RunningBond(n, m, gap, gap, chance.between(0, 1)),
+                () -> new Honeycomb(n, m, gap, flag),
+                () -> new Rosette(chance.whole(3, 20), gap, flag, chance.flag(), 0.5),
+                () -> new Interlock(n, m, chance.between(0.05, 0.25), seed),
+                () -> new Shards(chance.whole(2, 24), gap, chance.whole(2, 6), seed),
+                () -> new JustifiedRows(chance.whole(1, 8), gap, false),
+                () -> new StepAndRepeat(chance.between(20, 90), chance.between(20, 90), gap, gap, flag));
     }
 
     /** Whatever the numbers: no piece reaches out of the area or over another, the same numbers give the same pieces, documents keep them. */
-    @Property(tries = 250)
-    void piecesStayInTheAreaAndApart(@ForAll("tidy") Pattern pattern) {
+    @Tried(250)
+    void piecesStayInTheAreaAndApart(Chance chance) {
+        Pattern pattern = tidy(chance);
         List<Piece> pieces = pattern.pieces(AREA, ASPECTS);
         List<Path> paths = pieces.stream().map(Piece::path).toList();
         // Where round edges touch, areas are those of chords: within 1e-4 of the inner circle's.
@@ -96,8 +90,11 @@ class PatternsTest {
     }
 
     /** Panels and the parallelograms of the gaps (gap / cos lean wide) are the whole, and neighbours' edges are the gap apart. */
-    @Property(tries = 60)
-    void aPolyptychAndItsGapsAreTheWhole(@ForAll @DoubleRange(min = 0, max = 15) double gap, @ForAll @DoubleRange(min = -14, max = 14) double lean, @ForAll boolean mirrored) {
+    @Tried(60)
+    void aPolyptychAndItsGapsAreTheWhole(Chance chance) {
+        double gap = chance.between(0, 15);
+        double lean = chance.between(-14, 14);
+        boolean mirrored = chance.flag();
         List<Piece> pieces = new Polyptych(List.of(1.0, 2.0, 1.0), gap, lean, mirrored).pieces(AREA, List.of());
         double gaps = 2 * gap / Math.cos(Math.toRadians(lean)) * AREA.height();
         assertThat(area(pieces) + gaps).isCloseTo(AREA.width() * AREA.height(), within(1e-4));
@@ -114,9 +111,12 @@ class PatternsTest {
     }
 
     /** Hexagons are regular, 3·√3/2·a² large, and neighbours' centres are √3·a + g apart; they are as large as fits. */
-    @Property(tries = 60)
-    void aHoneycombIsRegular(@ForAll @IntRange(min = 2, max = 6) int rows, @ForAll @IntRange(min = 2, max = 6) int columns,
-                             @ForAll @DoubleRange(min = 0, max = 9) double gap, @ForAll boolean flat) {
+    @Tried(60)
+    void aHoneycombIsRegular(Chance chance) {
+        int rows = chance.whole(2, 6);
+        int columns = chance.whole(2, 6);
+        double gap = chance.between(0, 9);
+        boolean flat = chance.flag();
         List<Piece> pieces = new Honeycomb(rows, columns, gap, flat).pieces(AREA, List.of());
         Piece first = pieces.get(0);
         double side = Math.max(first.width(), first.height()) / 2;
@@ -144,9 +144,12 @@ class PatternsTest {
     }
 
     /** Pieces and nothing else: the areas are the whole, no two share any. */
-    @Property(tries = 40)
-    void anInterlockLeavesNeitherGapNorOverlap(@ForAll @IntRange(min = 1, max = 6) int rows, @ForAll @IntRange(min = 1, max = 6) int columns,
-                                               @ForAll @DoubleRange(min = 0.05, max = 0.25) double tab, @ForAll @IntRange(min = 0, max = 999_999) int seed) {
+    @Tried(40)
+    void anInterlockLeavesNeitherGapNorOverlap(Chance chance) {
+        int rows = chance.whole(1, 6);
+        int columns = chance.whole(1, 6);
+        double tab = chance.between(0.05, 0.25);
+        int seed = chance.whole(0, 999_999);
         List<Piece> pieces = new Interlock(rows, columns, tab, seed).pieces(AREA, List.of());
         double whole = AREA.width() * AREA.height();
         assertThat(area(pieces)).isCloseTo(whole, within(whole * 1e-9));
@@ -154,8 +157,11 @@ class PatternsTest {
     }
 
     /** Second opinion: the JTS Voronoi builder on the same sites, cell by cell. */
-    @Property(tries = 25)
-    void shardsAreVoronoiCells(@ForAll @IntRange(min = 2, max = 60) int count, @ForAll @IntRange(min = 0, max = 3) int evenness, @ForAll @IntRange(min = 0, max = 9999) int seed) {
+    @Tried(25)
+    void shardsAreVoronoiCells(Chance chance) {
+        int count = chance.whole(2, 60);
+        int evenness = chance.whole(0, 3);
+        int seed = chance.whole(0, 9999);
         Shards shards = new Shards(count, 0, evenness, seed);
         VoronoiDiagramBuilder builder = new VoronoiDiagramBuilder();
         builder.setSites(shards.sites(AREA).stream().map(p -> new Coordinate(p.x(), p.y())).toList());
@@ -190,9 +196,13 @@ class PatternsTest {
     }
 
     /** What is said is covered is covered; kept inside, nothing reaches out; sizes and turns stay in their ranges. */
-    @Property(tries = 25)
-    void aScatterCoversWhatItSays(@ForAll @IntRange(min = 2, max = 40) int count, @ForAll @DoubleRange(min = 0.1, max = 0.95) double coverage,
-                                  @ForAll @DoubleRange(min = 0, max = 90) double turn, @ForAll boolean inside, @ForAll @IntRange(min = 0, max = 9999) int seed) {
+    @Tried(25)
+    void aScatterCoversWhatItSays(Chance chance) {
+        int count = chance.whole(2, 40);
+        double coverage = chance.between(0.1, 0.95);
+        double turn = chance.between(0, 90);
+        boolean inside = chance.flag();
+        int seed = chance.whole(0, 9999);
         Scatter scatter = new Scatter(count, 0.5, 1.5, turn, coverage, inside, seed);
         List<Piece> pieces = scatter.pieces(AREA, List.of());
         double covered = Polygons.unionShare(pieces.stream().map(Piece::path).toList(), Path.polygon(Convex.of(AREA)));
@@ -209,8 +219,10 @@ class PatternsTest {
     }
 
     /** Each picture keeps its proportions, a row has one height, all rows are equally wide, the gap is the gap. */
-    @Property(tries = 40)
-    void justifiedRowsAreJust(@ForAll @IntRange(min = 1, max = 8) int rows, @ForAll @DoubleRange(min = 0, max = 12) double gap) {
+    @Tried(40)
+    void justifiedRowsAreJust(Chance chance) {
+        int rows = chance.whole(1, 8);
+        double gap = chance.between(0, 12);
         List<Piece> pieces = new JustifiedRows(rows, gap, true).pieces(AREA, ASPECTS);
         double right = pieces.stream().mapToDouble(p -> p.centre().x() + p.width() / 2).max().orElseThrow();
         int ends = 0;

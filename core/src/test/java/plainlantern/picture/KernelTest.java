@@ -8,18 +8,19 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.Random;
 import javax.imageio.ImageIO;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
-import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
+import plainlantern.Chance;
 import plainlantern.Painted;
+import plainlantern.Tried;
 
 /** Filter weights, and what the encoders keep. */
 class KernelTest {
-    @Property(tries = 300)
-    void weightsOfAPixelSumToOneAndStayInside(@ForAll @IntRange(min = 1, max = 500) int size, @ForAll @DoubleRange(min = 0.02, max = 9) double scale,
-                                              @ForAll @DoubleRange(min = -80, max = 80) double shift, @ForAll boolean mirrored) {
+    @Tried(300)
+    void weightsOfAPixelSumToOneAndStayInside(Chance chance) {
+        int size = chance.whole(1, 500);
+        double scale = chance.between(0.02, 9);
+        double shift = chance.between(-80, 80);
+        boolean mirrored = chance.flag();
         Kernel kernel = new Kernel(-5, 40, mirrored ? -scale : scale, shift, size);
         for (int i = 0; i < 40; i++) {
             float sum = 0;

@@ -7,14 +7,12 @@ import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import javax.xml.parsers.DocumentBuilderFactory;
-import net.jqwik.api.Arbitrary;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.Provide;
 import org.junit.jupiter.api.Test;
 import org.w3c.dom.Document;
 import org.w3c.dom.Element;
+import plainlantern.Chance;
 import plainlantern.Sheets;
+import plainlantern.Tried;
 import plainlantern.editing.ShelvePictures;
 import plainlantern.fitting.Coverage;
 import plainlantern.fitting.PanelState;
@@ -32,11 +30,6 @@ import tools.jackson.databind.JsonNode;
 
 /** The scene, and the two ways in which it becomes SVG. */
 class SceneTest {
-    @Provide
-    Arbitrary<Sheet> sheets() {
-        return Sheets.any();
-    }
-
     private static Element parsed(String svg) {
         try {
             Document document = DocumentBuilderFactory.newInstance().newDocumentBuilder()
@@ -62,8 +55,9 @@ class SceneTest {
     }
 
     /** Every sheet's SVG is well-formed and paints its pictures from back to front, names and all. */
-    @Property(tries = 60)
-    void svgIsWellFormedAndInOrder(@ForAll("sheets") Sheet sheet) {
+    @Tried(60)
+    void svgIsWellFormedAndInOrder(Chance chance) {
+        Sheet sheet = Sheets.any(chance);
         Element svg = parsed(SvgPainter.document(Scene.of(sheet.withPaper(new Paper.None())), layer -> "p?a=1&amp;b=" + layer.picture()));
         var images = svg.getElementsByTagName("image");
         List<Panel> shown = sheet.panels().stream().filter(p -> !p.hidden() && Scene.paints(p)).toList();
@@ -74,8 +68,9 @@ class SceneTest {
     }
 
     /** The numbers that a gesture gets are those of the core, whatever signs a panel's name holds. */
-    @Property(tries = 60)
-    void theBoardCarriesTheCoresNumbers(@ForAll("sheets") Sheet sheet) {
+    @Tried(60)
+    void theBoardCarriesTheCoresNumbers(Chance chance) {
+        Sheet sheet = Sheets.any(chance);
         for (Panel panel : sheet.panels()) {
             Panel odd = panel.named(panel.name().replaceAll("\\p{Cntrl}", "") + " <\"&'>");
             Sheet with = sheet.with(List.of(odd), sheet.lastId());
