@@ -63,7 +63,7 @@ public class CoreBenchmarks {
 
     @Benchmark
     public Sheet moveOnePanel() {
-        return new MovePanels(List.of(ids.get(0)), 1, 1).apply(sheet);
+        return MovePanels.along(List.of(ids.get(0)), 1, 1).apply(sheet);
     }
 
     @Benchmark

@@ -12,11 +12,21 @@ import plainlantern.sheet.Seat;
 
 /** Dividing panels by a straight line. */
 public final class Cutting {
+    /** An end that passes an edge by less, mm, is a hand that was not quite steady. */
+    private static final double OVERSHOOT = 2;
+
     private Cutting() {}
 
     /** Whether the straight way from {@code a} to {@code b} on the sheet passes through the panel. */
     public static boolean crosses(Panel panel, Point a, Point b) {
-        return Polygons.crossed(panel.pathOnSheet(), a, b);
+        return Polygons.within(panel.pathOnSheet(), a, b) > 1e-6;
+    }
+
+    /** Whether one end of the way passes the panel's edge by so little that it was not meant. */
+    public static boolean overshoots(Panel panel, Point a, Point b) {
+        Path form = panel.pathOnSheet();
+        double least = Math.min(OVERSHOOT, Math.min(panel.seat().width(), panel.seat().height()) / 4);
+        return (Polygons.contains(form, a) || Polygons.contains(form, b)) && Polygons.within(form, a, b) < least;
     }
 
     /**

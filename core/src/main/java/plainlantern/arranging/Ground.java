@@ -7,6 +7,7 @@ import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Polygons;
+import plainlantern.geometry.Unit;
 import plainlantern.outline.Outline;
 import plainlantern.outline.Rectangle;
 import plainlantern.pattern.Pattern;
@@ -33,12 +34,14 @@ public record Ground(Box box, double turn, Optional<Outline> within) {
     public static Ground of(Panel panel) {
         Seat seat = panel.seat();
         boolean whole = panel.outline().equals(Rectangle.SHARP);
-        return new Ground(Box.around(seat.centre(), seat.width(), seat.height()), seat.turn(), whole ? Optional.empty() : Optional.of(panel.outline()));
+        Outline seen = seat.mirrored() ? Piece.outline(panel.ownPath().mapped(Affine.scale(-1, 1))) : panel.outline();
+        return new Ground(Box.around(seat.centre(), seat.width(), seat.height()), seat.turn(), whole ? Optional.empty() : Optional.of(seen));
     }
 
     /** The pieces of the pattern here, trimmed, in this ground's own frame. */
     public List<Piece> pieces(Pattern pattern, Sheet sheet) {
         List<Piece> pieces = pattern.pieces(box, sheet.shelf().stream().map(Ground::aspect).toList());
+        if (sheet.unit() == Unit.PX && turn == 0) pieces = pieces.stream().map(piece -> onPixels(piece, Unit.PX.inMm(sheet.ppi()))).toList();
         if (within.isEmpty()) return pieces;
         Path form = within.get().path(box.width(), box.height()).mapped(Affine.move(box.centre()));
         List<Piece> trimmed = new ArrayList<>();
@@ -47,6 +50,19 @@ public record Ground(Box box, double turn, Optional<Outline> within) {
             else Polygons.shared(form, piece.path()).filter(Ground::wide).map(Piece::of).ifPresent(trimmed::add);
         }
         return trimmed;
+    }
+
+    /** A level rectangle with its edges on whole pixels; what remains of a division is so spread one pixel at a time. */
+    private static Piece onPixels(Piece piece, double px) {
+        if (!(piece.outline() instanceof Rectangle) || piece.turn() != 0) return piece;
+        Box at = Box.around(piece.centre(), piece.width(), piece.height());
+        Box snapped = Box.between(onPixel(at.x(), px), onPixel(at.y(), px), onPixel(at.right(), px), onPixel(at.bottom(), px));
+        return snapped.shorter() < px / 2 ? piece : new Piece(piece.outline(), snapped.centre(), snapped.width(), snapped.height(), 0, piece.picture());
+    }
+
+    /** Halves go up, whatever the last bit says. */
+    private static double onPixel(double mm, double px) {
+        return Math.floor(mm / px + 0.5 + 1e-7) * px;
     }
 
     private static double aspect(Picture picture) {

@@ -13,6 +13,20 @@ import plainlantern.geometry.Point;
 public final class Spacing {
     private Spacing() {}
 
+    /** The rows along an axis, each from its first unit on: a unit whose middle lies within another's extent across the axis stands in that one's row. */
+    public static List<List<Units.One>> rows(List<Units.One> units, Axis axis) {
+        Axis down = axis.other();
+        List<Units.One> left = new ArrayList<>(units.stream().sorted(Comparator.comparingDouble(u -> down.start(u.box()))).toList());
+        List<List<Units.One>> rows = new ArrayList<>();
+        while (!left.isEmpty()) {
+            double end = down.end(left.get(0).box());
+            List<Units.One> row = left.stream().filter(u -> down.middle(u.box()) < end).toList();
+            rows.add(sorted(row.isEmpty() ? List.of(left.get(0)) : row, axis));
+            left.removeAll(rows.get(rows.size() - 1));
+        }
+        return rows;
+    }
+
     /** Moves the inner units so that the middles of all are equally far apart; the outermost two stay. */
     public static Map<Units.One, Point> middles(List<Units.One> units, Axis axis) {
         List<Units.One> row = sorted(units, axis);
@@ -65,17 +79,8 @@ public final class Spacing {
         return units.stream().sorted(Comparator.comparingDouble(u -> axis.middle(u.box()))).toList();
     }
 
-    /** By rows: a unit whose middle lies above the bottom of the row's first one belongs to that row. */
+    /** Row by row, each from the left. */
     private static List<Units.One> reading(List<Units.One> units) {
-        List<Units.One> left = new ArrayList<>(units.stream().sorted(Comparator.comparingDouble(u -> u.box().y())).toList());
-        List<Units.One> order = new ArrayList<>();
-        while (!left.isEmpty()) {
-            double bottom = left.get(0).box().bottom();
-            List<Units.One> row = left.stream().filter(u -> u.box().centre().y() < bottom).sorted(Comparator.comparingDouble(u -> u.box().x())).toList();
-            List<Units.One> taken = row.isEmpty() ? List.of(left.get(0)) : row;
-            order.addAll(taken);
-            left.removeAll(taken);
-        }
-        return order;
+        return rows(units, Axis.ACROSS).stream().flatMap(row -> row.stream().sorted(Comparator.comparingDouble(u -> u.box().x()))).toList();
     }
 }

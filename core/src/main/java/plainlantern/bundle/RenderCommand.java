@@ -3,6 +3,8 @@ package plainlantern.bundle;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -35,13 +37,13 @@ public final class RenderCommand {
               --format png|jpeg|tiff|webp|pdf|svg|openraster   what FILE's extension says, if not told
               --ppi N            pixels an inch; the sheet's own, if not told
               --scale PERCENT    100 is the size on the sheet
-              --extent sheet|selection|forms|boxes             forms and boxes: each panel alone, in an archive
+              --extent sheet|selection|forms|turned|boxes      forms, turned (as on the sheet) and boxes: each panel alone, several in an archive
               --select NAME,...  panels by name or id
               --names PATTERN    of files in an archive: {sheet}, {panel}, {n}
-              --no-paper  --bleed  --marks (PDF)
+              --no-paper  --paper (a selection has none)  --bleed  --marks (PDF)
               --quality 1-100  --chroma by-quality|full|half  --at-most BYTES (JPEG)
               --words text|outlines (PDF, SVG)  --linked (SVG)""";
-    private static final Set<String> SWITCHES = Set.of("no-paper", "bleed", "marks", "linked");
+    private static final Set<String> SWITCHES = Set.of("no-paper", "paper", "bleed", "marks", "linked");
     private static final Set<String> VALUES = Set.of("out", "format", "ppi", "scale", "extent", "select", "names", "quality", "chroma", "at-most", "words");
 
     private RenderCommand() {}
@@ -51,6 +53,18 @@ public final class RenderCommand {
             run(args);
         } catch (BadInput e) {
             System.err.println(e.getMessage());
+            System.exit(2);
+        } catch (FileSystemException e) {
+            System.err.println("This file cannot be read or written: " + e.getFile() + (e.getReason() == null ? "." : ": " + e.getReason() + "."));
+            System.exit(2);
+        } catch (IOException | UncheckedIOException e) {
+            System.err.println("This could not be read or written: " + e.getMessage());
+            System.exit(2);
+        } catch (OutOfMemoryError e) {
+            System.err.println("There is not enough memory for so many pixels. Choose fewer pixels per inch.");
+            System.exit(2);
+        } catch (RuntimeException e) {
+            System.err.println("This could not be rendered: " + (e.getMessage() == null ? e.getClass().getSimpleName() : e.getMessage()));
             System.exit(2);
         }
     }
@@ -93,9 +107,11 @@ public final class RenderCommand {
         String extension = file.substring(file.lastIndexOf('.') + 1);
         String told = options.getOrDefault("format", Stream.of(Format.values()).filter(f -> f.extension().equalsIgnoreCase(extension)).map(Format::name).findFirst().orElse("png"));
         Delivery usual = Delivery.of(Format.of(told), sheet.ppi());
+        Extent extent = options.containsKey("extent") ? chosen("extent", options.get("extent"), Extent.values()) : usual.extent();
+        boolean paper = options.containsKey("paper") || !options.containsKey("no-paper") && extent != Extent.SELECTION;
         Function<String, Double> number = name -> Lengths.number(options.get(name), name);
-        return new Delivery(usual.format(), options.containsKey("extent") ? chosen("extent", options.get("extent"), Extent.values()) : usual.extent(),
-                options.containsKey("ppi") ? number.apply("ppi") : usual.ppi(), options.containsKey("scale") ? number.apply("scale") / 100 : 1, !options.containsKey("no-paper"),
+        return new Delivery(usual.format(), extent,
+                options.containsKey("ppi") ? number.apply("ppi") : usual.ppi(), options.containsKey("scale") ? number.apply("scale") / 100 : 1, paper,
                 options.containsKey("bleed"), options.containsKey("marks"), options.containsKey("quality") ? (int) Math.round(number.apply("quality")) : usual.quality(),
                 options.containsKey("chroma") ? chosen("chroma", options.get("chroma"), Delivery.Chroma.values()) : usual.chroma(),
                 options.containsKey("at-most") ? Math.round(number.apply("at-most")) : 0, options.containsKey("words") ? words(options.get("words")) : usual.live(),

@@ -72,14 +72,14 @@ final class Checked {
 
     /** All words that are delivered, from back to front. */
     List<Lettered> words() {
-        return panels.stream().flatMap(p -> p.content().stream().filter(Words.class::isInstance).map(layer -> new Lettered(p, (Words) layer))).toList();
+        return panels.stream().flatMap(p -> p.shown().stream().filter(Words.class::isInstance).map(layer -> new Lettered(p, (Words) layer))).toList();
     }
 
     List<Shown> shown(Panel panel) {
         return shown.computeIfAbsent(panel.id(), id -> {
             List<Shown> all = new ArrayList<>();
             for (int at = 0; at < panel.content().size(); at++) {
-                if (!panel.content().get(at).pictured()) continue;
+                if (!panel.content().get(at).pictured() || panel.content().get(at).look().off()) continue;
                 OwnPicture own = Vistas.shown(sheet, panel, at).orElseThrow();
                 Picture picture = sheet.picture(own.picture());
                 Sitting sitting = Sitting.of(panel, picture);
@@ -104,7 +104,7 @@ final class Checked {
 
     /** The edit that moves an element by so many mm, where it may be moved. */
     static Optional<Edit> moved(Panel panel, double dx, double dy) {
-        return panel.locked() ? Optional.empty() : Optional.of(new MovePanels(List.of(panel.id()), dx, dy));
+        return panel.locked() ? Optional.empty() : Optional.of(MovePanels.along(List.of(panel.id()), dx, dy));
     }
 
     /** The element's form on the sheet. */

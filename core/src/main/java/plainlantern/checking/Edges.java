@@ -3,7 +3,6 @@ package plainlantern.checking;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.function.DoublePredicate;
 import plainlantern.editing.Edit;
 import plainlantern.editing.SeatPanels;
@@ -42,7 +41,7 @@ record Edges(double left, double top, double right, double bottom) {
         double y0 = sides.contains("top") ? -bleed : box.y();
         double x1 = sides.contains("right") ? sheet.width() + bleed : box.right();
         double y1 = sides.contains("bottom") ? sheet.height() + bleed : box.bottom();
-        return Optional.of(new SeatPanels(List.of(panel.id()), OptionalDouble.of(x0), OptionalDouble.of(y0), OptionalDouble.of(x1 - x0), OptionalDouble.of(y1 - y0), OptionalDouble.empty()));
+        return Optional.of(SeatPanels.into(panel.id(), Box.between(x0, y0, x1, y1)));
     }
 
     /** "left", "left and top", "left, top and right" */

@@ -13,4 +13,9 @@ import plainlantern.geometry.Box;
  * @param place  where it is on the sheet, mm
  * @param mend   the edit that makes it good, where one can be computed
  */
-public record Fault(Weight weight, List<String> panels, String says, Box place, Optional<Edit> mend) {}
+public record Fault(Weight weight, List<String> panels, String says, Box place, Optional<Edit> mend) {
+    /** The same with nothing that makes it good. */
+    Fault withoutMend() {
+        return new Fault(weight, panels, says, place, Optional.empty());
+    }
+}

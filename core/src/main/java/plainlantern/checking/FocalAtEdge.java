@@ -1,13 +1,18 @@
 package plainlantern.checking;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import plainlantern.editing.PlaceFocal;
 import plainlantern.fitting.FocalPlace;
+import plainlantern.geometry.Point;
 import plainlantern.geometry.Polygons;
+import plainlantern.sheet.Content.VistaSlice;
 import plainlantern.sheet.Panel;
 
-/** Focal points outside their panel, or close to its edge. */
+/** Focal points outside their panel, or close to its edge; that of a vista has to be seen in one of its panels. */
 final class FocalAtEdge implements Check {
     @Override
     public String title() {
@@ -17,16 +22,42 @@ final class FocalAtEdge implements Check {
     @Override
     public List<Fault> find(Checked checked) {
         List<Fault> faults = new ArrayList<>();
+        Map<String, Optional<Seen>> vistas = new LinkedHashMap<>();
         for (Checked.Shown shown : checked.pictures()) {
             Panel panel = shown.panel();
-            shown.focal().ifPresent(at -> {
-                boolean inside = Polygons.contains(panel.ownPath(), at);
-                double off = Polygons.fromEdge(panel.ownPath(), at);
-                if (inside && off >= checked.limits().focal() * Math.min(panel.seat().width(), panel.seat().height())) return;
-                String says = panel.name() + ": the focal point is " + (inside ? "only " + checked.length(off) + " from the edge." : checked.length(off) + " outside.");
-                faults.add(checked.fault(inside ? Weight.WARNING : Weight.FAULT, panel, says, new PlaceFocal(List.of(panel.id()), FocalPlace.CENTRE, false, shown.layer())));
-            });
+            Optional<Seen> seen = shown.focal().map(at -> seen(checked, shown, at));
+            if (seen.isEmpty()) continue;
+            if (panel.content().get(shown.layer()) instanceof VistaSlice slice) {
+                Optional<Seen> best = vistas.getOrDefault(slice.vista(), Optional.empty());
+                vistas.put(slice.vista(), best.isPresent() && best.get().depth() >= seen.get().depth() ? best : seen);
+            } else if (!seen.get().enough()) {
+                faults.add(fault(checked, seen.get(), panel.name(), false));
+            }
         }
+        // The panel that shows it best speaks for its vista, which is moved as a whole.
+        for (Optional<Seen> best : vistas.values()) best.filter(seen -> !seen.enough()).ifPresent(seen -> faults.add(fault(checked, seen, seen.shown().panel().name(), true)));
         return faults;
+    }
+
+    /**
+     * Where a focal point is seen, or missed.
+     *
+     * @param depth how far from the edge, mm; less than zero outside
+     */
+    private record Seen(Checked.Shown shown, double depth, boolean enough) {}
+
+    private static Seen seen(Checked checked, Checked.Shown shown, Point at) {
+        Panel panel = shown.panel();
+        double off = Polygons.fromEdge(panel.ownPath(), at);
+        double depth = Polygons.contains(panel.ownPath(), at) ? off : -off;
+        return new Seen(shown, depth, depth >= 0 && depth >= checked.limits().focal() * Math.min(panel.seat().width(), panel.seat().height()));
+    }
+
+    private static Fault fault(Checked checked, Seen seen, String name, boolean vista) {
+        Panel panel = seen.shown().panel();
+        boolean inside = seen.depth() >= 0;
+        String says = name + ": the focal point " + (vista ? "of its vista " : "") + "is " + (inside ? "only " + checked.length(seen.depth()) + " from the edge." : checked.length(-seen.depth()) + " outside.");
+        List<String> about = vista ? checked.sheet().members(panel.slice().orElseThrow().vista()).stream().map(Panel::id).toList() : List.of(panel.id());
+        return new Fault(inside ? Weight.WARNING : Weight.FAULT, about, says, checked.box(panel), Optional.of(new PlaceFocal(List.of(panel.id()), FocalPlace.CENTRE, vista, seen.shown().layer(), false)));
     }
 }

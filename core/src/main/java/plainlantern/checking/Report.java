@@ -2,12 +2,12 @@ package plainlantern.checking;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import plainlantern.editing.Edit;
-import plainlantern.editing.Several;
 import plainlantern.sheet.Sheet;
 
 /** All faults of a sheet, by kind, the heaviest kinds first. */
@@ -15,31 +15,56 @@ public record Report(List<Kind> kinds) {
     private static final List<Check> KINDS = List.of(new EmptyPanels(), new BareAreas(), new SoftPictures(), new Stretched(), new FocalAtEdge(), new FocalCovered(), new BesideTheSheet(),
             new BleedTrap(), new StopsAtTrim(), new Safety(), new NearlyAligned(), new UnequalGaps(), new Slivers(), new HairOverlaps(), new ThinLines(), new RulesOffSeams(),
             new OutOfRegister(), new SameNeighbours(), new FaintWords(), new Overflow(), new MissingSigns(), new Unseen(), new Unused());
+    /** So many faults of a kind are looked at for what mending all of them would do; the rest is mended when these are. */
+    private static final int MOST_MENDED = 60;
 
-    /** @param faults heaviest first */
-    public record Kind(String title, List<Fault> faults) {
+    /**
+     * @param faults  heaviest first
+     * @param mendAll all mends of this kind as one step, where there are two or more
+     */
+    public record Kind(String title, List<Fault> faults, Optional<Edit> mendAll) {
         /** The weight of the heaviest. */
         public Weight weight() {
             return faults.get(0).weight();
         }
-
-        /** All mends of this kind as one step, where there are two or more. */
-        public Optional<Edit> mendAll() {
-            List<Edit> mends = faults.stream().flatMap(f -> f.mend().stream()).distinct().toList();
-            return mends.size() < 2 ? Optional.empty() : Optional.of(new Several("Mend: " + title.toLowerCase(Locale.ROOT), mends));
-        }
     }
 
-    /** @param read how well the words of captions can be read, by element */
-    public static Report of(Sheet sheet, Map<String, Legibility> read) {
-        Checked checked = new Checked(sheet, read);
+    /**
+     * What is wrong, with mends that were not looked at: enough to count.
+     *
+     * @param read how well the words of captions can be read, by element
+     */
+    public static Report found(Sheet sheet, Map<String, Legibility> read) {
         List<Kind> kinds = new ArrayList<>();
-        for (Check check : KINDS) {
-            List<Fault> faults = check.find(checked).stream().sorted(Comparator.comparing(Fault::weight)).toList();
-            if (!faults.isEmpty()) kinds.add(new Kind(check.title(), faults));
-        }
+        found(sheet, read, KINDS).forEach((check, faults) -> kinds.add(new Kind(check.title(), faults, Optional.empty())));
         kinds.sort(Comparator.comparing(Kind::weight));
         return new Report(kinds);
+    }
+
+    /** As {@link #found}, with those mends alone that make no other fault of the same weight or a heavier one. */
+    public static Report of(Sheet sheet, Map<String, Legibility> read) {
+        Map<Check, List<Fault>> found = found(sheet, read, KINDS);
+        Mending mending = new Mending(sheet, read, found);
+        List<Kind> kinds = new ArrayList<>();
+        found.forEach((check, faults) -> kinds.add(new Kind(check.title(), faults.stream().map(fault -> mending.sound(fault) ? fault : fault.withoutMend()).toList(),
+                mending.all("Mend: " + check.title().toLowerCase(Locale.ROOT), faults.stream().limit(MOST_MENDED).toList()))));
+        kinds.sort(Comparator.comparing(Kind::weight));
+        return new Report(kinds);
+    }
+
+    /** The faults of each kind that has any, heaviest first. */
+    static Map<Check, List<Fault>> found(Sheet sheet, Map<String, Legibility> read, List<Check> kinds) {
+        Checked checked = new Checked(sheet, read);
+        Map<Check, List<Fault>> found = new LinkedHashMap<>();
+        for (Check check : kinds) {
+            List<Fault> faults = check.find(checked).stream().sorted(Comparator.comparing(Fault::weight)).toList();
+            if (!faults.isEmpty()) found.put(check, faults);
+        }
+        return found;
+    }
+
+    static Map<Check, List<Fault>> all(Sheet sheet, Map<String, Legibility> read) {
+        return found(sheet, read, KINDS);
     }
 
     /** How many there are of that weight. */

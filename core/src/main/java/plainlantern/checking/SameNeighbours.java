@@ -2,6 +2,7 @@ package plainlantern.checking;
 
 import java.util.ArrayList;
 import java.util.List;
+import plainlantern.fitting.Neighbours;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Role;
 
@@ -12,9 +13,6 @@ final class SameNeighbours implements Check {
         return "Twins side by side";
     }
 
-    /** Neighbours are at most this share of the smaller side of theirs apart. */
-    private static final double APART = 0.25;
-
     @Override
     public List<Fault> find(Checked checked) {
         List<Panel> panels = checked.panels().stream().filter(p -> p.role() == Role.PANEL && p.picture().isPresent()).toList();
@@ -24,7 +22,7 @@ final class SameNeighbours implements Check {
                 Panel a = panels.get(i);
                 Panel b = panels.get(j);
                 if (!a.picture().get().picture().equals(b.picture().get().picture())) continue;
-                if (!checked.box(a).grown(APART * Math.min(checked.box(a).shorter(), checked.box(b).shorter())).meets(checked.box(b))) continue;
+                if (!Neighbours.beside(checked.box(a), checked.box(b))) continue;
                 faults.add(checked.fault(Weight.NOTE, b, a.name() + " and " + b.name() + " show the same picture side by side."));
             }
         }

@@ -2,9 +2,11 @@ package plainlantern.editing;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import plainlantern.geometry.Point;
 import plainlantern.geometry.Typed;
+import plainlantern.sheet.Panel;
 import plainlantern.sheet.Sheet;
 
 /**
@@ -22,6 +24,15 @@ public record CentrePicture(List<String> panels, @Typed.OptionalLength OptionalD
             return placement.at(new Point(across.isPresent() ? middle.x() + across.getAsDouble() : placement.centre().x(),
                     down.isPresent() ? middle.y() + down.getAsDouble() : placement.centre().y()));
         });
+    }
+
+    @Override
+    public Optional<Remark> remark(Sheet before, Sheet after) {
+        Panel panel = before.panels(panels).stream().filter(p -> p.acting(layer) >= 0).findFirst().orElseThrow();
+        Point middle = Pictures.centre(after, panel.id(), whole, layer);
+        double off = Math.max(Math.abs(across.orElse(middle.x()) - middle.x()), Math.abs(down.orElse(middle.y()) - middle.y()));
+        if (off < 0.005) return Optional.empty();
+        return Optional.of(Remark.of("It stops at " + before.length(middle.x()) + " across, " + before.length(middle.y()) + " down: farther, an edge would show. Untick “Stay covered” to go on."));
     }
 
     @Override

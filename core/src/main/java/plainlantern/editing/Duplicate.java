@@ -3,9 +3,11 @@ package plainlantern.editing;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.Set;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Point;
 import plainlantern.geometry.Typed;
@@ -24,6 +26,7 @@ public record Duplicate(List<String> panels, @Typed.Length double dx, @Typed.Len
     public Sheet apply(Sheet before) {
         List<Element> next = new ArrayList<>(before.elements());
         int lastId = before.lastId();
+        Set<String> names = new HashSet<>(before.panels().stream().map(Panel::name).toList());
         double count = copies.orElse(1);
         BadInput.unless(count == Math.rint(count) && count >= 1 && count <= 500, "copies", "1 to 500 copies can be made at once.");
         for (int copy = 1; copy <= count; copy++) {
@@ -32,7 +35,9 @@ public record Duplicate(List<String> panels, @Typed.Length double dx, @Typed.Len
                 lastId++;
                 int number = lastId;
                 String group = panel.group().isEmpty() ? "" : groups.computeIfAbsent(panel.group(), g -> "g" + number);
-                next.add(panel.copied("p" + lastId, panel.name() + " copy").grouped(group)
+                String name = Titles.next(names, panel.name());
+                names.add(name);
+                next.add(panel.copied("p" + lastId, name).grouped(group)
                         .withSeat(panel.seat().at(panel.seat().centre().plus(new Point(dx * copy, dy * copy)))));
             }
         }

@@ -1,6 +1,7 @@
 package plainlantern.editing;
 
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.Optional;
 import plainlantern.sheet.Sheet;
 
 /**
@@ -30,6 +31,11 @@ public sealed interface Edit permits
     /** As {@link #apply}, with the rules that lie along seams brought to where these are then: every change of a sheet goes through here. */
     default Sheet on(Sheet before) {
         return Rules.followed(before, apply(before));
+    }
+
+    /** What is to be said once it was made, where {@code after} is not quite what was asked for. */
+    default Optional<Remark> remark(Sheet before, Sheet after) {
+        return Optional.empty();
     }
 
     /** What the history calls it, such as "Cover again: Centre". */

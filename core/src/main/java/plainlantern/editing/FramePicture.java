@@ -3,7 +3,9 @@ package plainlantern.editing;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
+import plainlantern.geometry.Typed;
 import plainlantern.outline.Ellipse;
 import plainlantern.outline.Outline;
 import plainlantern.outline.Rectangle;
@@ -18,9 +20,11 @@ import plainlantern.sheet.Sheet;
  * @param outline absent for a float
  * @param x the panel's middle on the sheet, mm; absent means the sheet's middle
  * @param y likewise
+ * @param over whether it covers the whole sheet with its bleed instead, such as a texture
+ * @param locked whether it is locked at once
  */
 @JsonTypeName("frame-picture")
-public record FramePicture(String picture, Optional<Outline> outline, OptionalDouble x, OptionalDouble y) implements Edit {
+public record FramePicture(String picture, Optional<Outline> outline, OptionalDouble x, OptionalDouble y, @Typed.Switch boolean over, @Typed.Switch boolean locked) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
         Picture chosen = before.picture(picture);
@@ -36,12 +40,17 @@ public record FramePicture(String picture, Optional<Outline> outline, OptionalDo
         }
         Point middle = new Point(x.orElse(before.width() / 2), y.orElse(before.height() / 2));
         int number = before.lastId() + 1;
+        if (over) {
+            Box all = before.bounds().grown(before.bleed());
+            Panel sheet = Panel.empty("p" + number, chosen.name(), Rectangle.SHARP, Seat.upright(all.centre(), all.width(), all.height()));
+            return before.adding(FillPanels.filled(before, sheet, chosen).lockedTo(locked));
+        }
         Panel framed = FillPanels.filled(before, Panel.empty("p" + number, chosen.name(), form, Seat.upright(middle, across, down)), chosen);
-        return before.adding(outline.isPresent() ? framed : framed.afloat());
+        return before.adding((outline.isPresent() ? framed : framed.afloat()).lockedTo(locked));
     }
 
     @Override
     public String title(Sheet before) {
-        return (outline.isPresent() ? "Panel of " : "Float: ") + before.picture(picture).name();
+        return (over ? "Over the sheet: " : outline.isPresent() ? "Panel of " : "Float: ") + before.picture(picture).name();
     }
 }

@@ -2,20 +2,35 @@ package plainlantern.editing;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.List;
+import plainlantern.fitting.Refit;
 import plainlantern.geometry.Point;
+import plainlantern.geometry.Typed;
+import plainlantern.sheet.Panel;
 import plainlantern.sheet.Sheet;
 
-/** Moves panels with what they show, by mm on the sheet. */
+/**
+ * Moves panels with what they show, by mm on the sheet.
+ *
+ * @param still whether pictures stay where they are on the sheet, and only the forms move over them
+ */
 @JsonTypeName("move-panels")
-public record MovePanels(List<String> panels, double dx, double dy) implements Edit {
+public record MovePanels(List<String> panels, double dx, double dy, @Typed.Switch boolean still) implements Edit {
+    /** With what they show. */
+    public static MovePanels along(List<String> panels, double dx, double dy) {
+        return new MovePanels(panels, dx, dy, false);
+    }
+
     @Override
     public Sheet apply(Sheet before) {
         Point by = new Point(dx, dy);
-        return before.moving(panels, p -> p.withSeat(p.seat().at(p.seat().centre().plus(by))));
+        return before.moving(panels, p -> {
+            Panel moved = p.withSeat(p.seat().at(p.seat().centre().plus(by)));
+            return still ? Refit.inPlace(before, p, moved) : moved;
+        });
     }
 
     @Override
     public String title(Sheet before) {
-        return Titles.of("Move", before, panels);
+        return Titles.of(still ? "Move over the picture" : "Move", before, panels);
     }
 }

@@ -6,9 +6,11 @@ import plainlantern.fitting.Refit;
 import plainlantern.fitting.Sitting;
 import plainlantern.fitting.Vistas;
 import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Point;
 import plainlantern.sheet.Content.OwnPicture;
 import plainlantern.sheet.Content.VistaSlice;
 import plainlantern.sheet.Fit;
+import plainlantern.sheet.Panel;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Placement;
@@ -44,6 +46,20 @@ final class Pictures {
             after = after.with(Vistas.placed(vista, picture, next.placement(), next.held()));
         }
         return after;
+    }
+
+    /** Where the middle of what is seen lies: from the panel's middle, or of a whole vista from the middle of all its panels. */
+    static Point centre(Sheet sheet, String id, boolean whole, int layer) {
+        Panel panel = sheet.panel(id);
+        OwnPicture shown = Vistas.shown(sheet, panel, layer).orElseThrow();
+        if (!whole || !(panel.content().get(panel.acting(layer)) instanceof VistaSlice slice)) return shown.placement().centre();
+        Vista vista = sheet.vista(slice.vista());
+        return vista.centre().minus(Vistas.sitting(sheet, vista).middle());
+    }
+
+    /** Whether the picture, or the whole vista, stays covered. */
+    static boolean held(Sheet sheet, Panel panel, int layer) {
+        return Vistas.shown(sheet, panel, layer).orElseThrow().held();
     }
 
     private static List<String> vistas(Sheet sheet, List<String> panels, int layer) {

@@ -3,11 +3,14 @@ package plainlantern.editing;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import plainlantern.fitting.Refit;
 import plainlantern.fitting.Sitting;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Typed;
 import plainlantern.sheet.Content.OwnPicture;
+import plainlantern.sheet.Content.VistaSlice;
 import plainlantern.sheet.Fit;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Paper;
@@ -20,7 +23,7 @@ import plainlantern.sheet.Sheet;
  * proportions, whatever its size in pixels; of other proportions the middle. A picture placed by a rule is placed by that rule again.
  *
  * @param panels  where; none means everywhere, vistas included
- * @param picture the picture that goes; absent means whatever the panels show foremost, and empty panels are filled
+ * @param picture the picture that goes; absent means whatever the panels show foremost, of a slice its whole vista, and empty panels are filled
  * @param by      the picture that comes
  */
 @JsonTypeName("replace-picture")
@@ -32,7 +35,13 @@ public record ReplacePicture(List<String> panels, Optional<String> picture, Stri
     @Override
     public Sheet apply(Sheet before) {
         Picture comes = before.picture(by);
-        if (picture.isEmpty()) return before.changing(before.takers(panels), p -> replaced(before, p, comes));
+        if (picture.isEmpty()) {
+            List<String> into = before.takers(panels);
+            Set<String> vistas = before.panels(into).stream().filter(p -> p.acting(Typed.FRONTMOST) >= 0 && p.content().get(p.acting(Typed.FRONTMOST)) instanceof VistaSlice)
+                    .map(p -> p.slice().orElseThrow().vista()).collect(Collectors.toSet());
+            Sheet after = before.changing(into, p -> replaced(before, p, comes));
+            return after.with(after.elements(), after.lastId(), after.vistas().stream().map(v -> vistas.contains(v.id()) ? v.showing(by) : v).toList());
+        }
         String goes = picture.get();
         List<String> meant = before.users(goes).stream().map(Panel::id).filter(id -> panels.isEmpty() || panels.contains(id)).toList();
         boolean paper = panels.isEmpty() && before.paper() instanceof Paper.Pictured pictured && pictured.picture().equals(goes);

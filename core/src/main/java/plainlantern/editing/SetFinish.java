@@ -37,16 +37,16 @@ public record SetFinish(List<String> panels, @Typed.OptionalLength OptionalDoubl
     public Sheet apply(Sheet before) {
         boolean none = width.isPresent() && width.getAsDouble() == 0;
         BadInput.unless(!none || before.panels(panels).stream().noneMatch(p -> p.role() == Role.RULE), "width", "A rule needs a width. Delete takes it off the sheet.");
-        return Finishes.changing(before, panels, this::changed);
+        return Finishes.changing(before, panels, finish -> changed(finish, Rim.FIRST.wide(before.even(Rim.FIRST.width()))));
     }
 
-    private Finish changed(Finish was) {
+    private Finish changed(Finish was, Rim first) {
         Finish finish = was.feathered(feather.orElse(was.feather()));
         Look look = finish.look().with(opacity, blend);
         boolean meant = width.isPresent() || colour.isPresent() || side.isPresent() || dash.isPresent() || join.isPresent() || ends.isPresent();
         if (width.isPresent() && width.getAsDouble() == 0) return finish.rimmed(Optional.empty()).looking(look);
         if (!meant) return finish.looking(look);
-        Rim rim = finish.rim().orElse(Rim.FIRST);
+        Rim rim = finish.rim().orElse(first);
         return finish.rimmed(Optional.of(new Rim(width.orElse(rim.width()), colour.orElse(rim.colour()), side.orElse(rim.side()), dash.orElse(rim.dash()), join.orElse(rim.join()), ends.orElse(rim.ends()))))
                 .looking(look);
     }

@@ -4,6 +4,8 @@ import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.List;
 import plainlantern.fitting.Refit;
 import plainlantern.outline.Outline;
+import plainlantern.sheet.Panel;
+import plainlantern.sheet.Seat;
 import plainlantern.sheet.Sheet;
 
 /** Gives panels another form; seat, name and content stay. */
@@ -11,7 +13,17 @@ import plainlantern.sheet.Sheet;
 public record SetOutline(List<String> panels, Outline outline) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
-        return before.changing(panels, p -> Refit.reformed(before, p.withOutline(outline)));
+        return before.changing(panels, p -> formed(before, p));
+    }
+
+    /** A form of the same kind that has its own proportions, and was not stretched out of them, keeps them: six sides become a regular five. */
+    private Panel formed(Sheet before, Panel panel) {
+        Outline was = panel.outline();
+        Seat seat = panel.seat();
+        boolean regular = was.getClass() == outline.getClass() && was.aspect() != outline.aspect() && Math.abs(seat.width() / seat.height() / was.aspect() - 1) < 1e-6;
+        if (!regular) return Refit.reformed(before, panel.withOutline(outline));
+        double area = seat.width() * seat.height();
+        return Refit.resized(before, panel, panel.withOutline(outline).withSeat(seat.sized(Math.sqrt(area * outline.aspect()), Math.sqrt(area / outline.aspect()))));
     }
 
     @Override

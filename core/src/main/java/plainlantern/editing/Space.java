@@ -1,19 +1,22 @@
 package plainlantern.editing;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import plainlantern.arranging.Axis;
 import plainlantern.arranging.Spacing;
 import plainlantern.arranging.Units;
 import plainlantern.geometry.BadInput;
-import plainlantern.geometry.Choice;
 import plainlantern.geometry.Box;
+import plainlantern.geometry.Choice;
+import plainlantern.geometry.Point;
 import plainlantern.geometry.Typed;
 import plainlantern.sheet.Sheet;
 
 /**
- * Spaces panels evenly. Groups move as one.
+ * Spaces panels evenly, each row or column of them by itself; those that stand in neither, all together. Groups move as one.
  *
  * @param gap mm; absent shares out what there is (a pack then keeps no gap)
  */
@@ -29,15 +32,26 @@ public record Space(List<String> panels, How how, @Typed.OptionalLength Optional
     public Sheet apply(Sheet before) {
         List<Units.One> units = Units.of(before, panels);
         boolean between = how != How.PACK && gap.isEmpty();
-        BadInput.unless(units.size() >= (between ? 3 : 2), "gap", between ? "Select three panels or more; the outer two stay." : "Select two panels or more.");
+        Axis axis = how == How.MIDDLES_ACROSS || how == How.GAPS_ACROSS ? Axis.ACROSS : Axis.DOWN;
+        List<List<Units.One>> rows = how == How.PACK ? List.of(units) : Spacing.rows(units, axis);
+        if (rows.stream().allMatch(row -> row.size() == 1) && Spacing.rows(units, axis.other()).stream().allMatch(row -> row.size() == 1)) rows = List.of(units);
+        int longest = rows.stream().mapToInt(List::size).max().orElse(0);
+        BadInput.unless(longest >= (between ? 3 : 2), "gap", between ? "Select three panels or more in a " + line(axis) + "; the outer two stay." : "Select two panels or more in a " + line(axis) + ".");
         BadInput.unless(gap.isEmpty() || Math.abs(gap.getAsDouble()) <= 5000, "gap", "A gap is at most 5 m.");
-        return Units.moved(before, switch (how) {
-            case MIDDLES_ACROSS -> Spacing.middles(units, Axis.ACROSS);
-            case MIDDLES_DOWN -> Spacing.middles(units, Axis.DOWN);
-            case GAPS_ACROSS -> Spacing.gaps(units, Axis.ACROSS, gap);
-            case GAPS_DOWN -> Spacing.gaps(units, Axis.DOWN, gap);
-            case PACK -> Spacing.packed(units, Box.union(units.stream().map(Units.One::box).toList()), gap.orElse(0));
-        });
+        Map<Units.One, Point> moves = new LinkedHashMap<>();
+        for (List<Units.One> row : rows) {
+            if (row.size() < (between ? 3 : 2)) continue;
+            moves.putAll(switch (how) {
+                case MIDDLES_ACROSS, MIDDLES_DOWN -> Spacing.middles(row, axis);
+                case GAPS_ACROSS, GAPS_DOWN -> Spacing.gaps(row, axis, gap);
+                case PACK -> Spacing.packed(row, Box.union(row.stream().map(Units.One::box).toList()), gap.orElse(0));
+            });
+        }
+        return Units.moved(before, moves);
+    }
+
+    private static String line(Axis axis) {
+        return axis == Axis.ACROSS ? "row" : "column";
     }
 
     @Override

@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.Optional;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Box;
+import plainlantern.geometry.Polygons;
 import plainlantern.geometry.Typed;
 import plainlantern.geometry.Unit;
 import plainlantern.pattern.Pattern;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Picture;
-import plainlantern.sheet.Seat;
 import plainlantern.sheet.Sheet;
 
 /**
@@ -28,8 +28,7 @@ public record SplitPicture(String picture, Pattern pattern, @Typed.Switch boolea
         LayOut lay = new LayOut(pattern, free ? LayOut.Where.REPLACE : LayOut.Where.ADD, List.of(), Optional.empty(), Optional.of(box(before)), false);
         Sheet laid = lay.apply(before);
         List<String> panels = laid.layouts().get(laid.layouts().size() - 1).panels();
-        Sheet snapped = before.unit() == Unit.PX ? laid.changing(panels, p -> onPixels(p, Unit.PX.inMm(before.ppi()))) : laid;
-        return panels.size() > 1 ? new MakeVista(panels, chosen.id()).apply(snapped) : new FillPanels(panels, chosen.id()).apply(snapped);
+        return panels.size() > 1 ? new MakeVista(panels, chosen.id()).apply(laid) : new FillPanels(panels, chosen.id()).apply(laid);
     }
 
     /** Where the pattern is laid: in the middle of what the margins leave. */
@@ -44,10 +43,17 @@ public record SplitPicture(String picture, Pattern pattern, @Typed.Switch boolea
     /** How many panels splitting so makes, what it loses of the picture or leaves of the sheet, and what would be better. */
     public String says(Sheet sheet, Sheet after) {
         int count = after.layouts().get(after.layouts().size() - 1).panels().size();
-        return (count == 1 ? "1 panel. " : count + " panels. ") + loss(sheet);
+        return (count == 1 ? "1 panel. " : count + " panels. ") + loss(sheet, hidden(sheet, after));
     }
 
-    private String loss(Sheet sheet) {
+    /** How much of what is seen of the picture lies behind the gaps. */
+    private double hidden(Sheet sheet, Sheet after) {
+        List<Panel> panels = after.layouts().get(after.layouts().size() - 1).panels().stream().map(after::panel).toList();
+        Box box = box(sheet);
+        return 1 - panels.stream().mapToDouble(p -> Polygons.area(p.pathOnSheet())).sum() / (box.width() * box.height());
+    }
+
+    private String loss(Sheet sheet, double hidden) {
         Picture chosen = sheet.picture(picture);
         Box area = sheet.area().orElse(sheet.bounds());
         double share = (double) chosen.width() / chosen.height() / (area.width() / area.height());
@@ -55,24 +61,13 @@ public record SplitPicture(String picture, Pattern pattern, @Typed.Switch boolea
         double free = share > 1 ? area.height() - area.width() / chosen.width() * chosen.height() : area.width() - area.height() / chosen.height() * chosen.width();
         String places = share > 1 ? " above and below together." : " left and right together.";
         String left = sheet.length(free) + " stay free" + places;
-        if (cut < 0.005) return "The picture fits the margins as it is.";
+        boolean gaps = hidden >= 0.0005;
+        String behind = gaps ? " The gaps hide " + Unit.percent(hidden) + " of it." : "";
+        if (cut < 0.005) return "The picture fits the margins as it is." + behind;
         String percent = Math.round(cut * 100) + " % of the picture";
-        if (whole) return "Nothing is cut away; " + left;
+        if (whole) return (gaps ? "Nothing is cut off at its edges; " : "Nothing is cut away; ") + left + behind;
         return percent + " is cut away" + (cut > 0.2 ? ": it is " + (share > 1 ? "much wider" : "much higher") + " than the margins. The whole picture fits better; " + left
-                : ". The whole picture would lose nothing; " + left);
-    }
-
-    private static Panel onPixels(Panel panel, double px) {
-        Seat seat = panel.seat();
-        if (seat.turn() != 0) return panel;
-        Box box = Box.around(seat.centre(), seat.width(), seat.height());
-        Box snapped = Box.between(onPixel(box.x(), px), onPixel(box.y(), px), onPixel(box.right(), px), onPixel(box.bottom(), px));
-        return panel.withSeat(seat.sized(Math.max(px, snapped.width()), Math.max(px, snapped.height())).at(snapped.centre()));
-    }
-
-    /** Halves go up, whatever the last bit says. */
-    private static double onPixel(double mm, double px) {
-        return Math.floor(mm / px + 0.5 + 1e-7) * px;
+                : ". The whole picture would lose nothing" + (gaps ? " at its edges; " : "; ") + left) + behind;
     }
 
     @Override

@@ -2,6 +2,7 @@ package plainlantern.editing;
 
 import java.util.Collection;
 import java.util.Set;
+import plainlantern.sheet.Role;
 import plainlantern.sheet.Sheet;
 
 /** Names of edits as the history shows them. */
@@ -24,7 +25,7 @@ final class Titles {
 
     /** "Move: Centre" for one panel, "Move: 3 panels" for several. */
     static String of(String verb, Sheet sheet, Collection<String> panels) {
-        if (panels.size() != 1) return verb + ": " + panels.size() + " panels";
+        if (panels.size() != 1) return verb + ": " + Role.counted(sheet.panels().stream().filter(p -> panels.contains(p.id())).toList());
         return verb + ": " + sheet.panel(panels.iterator().next()).name();
     }
 }

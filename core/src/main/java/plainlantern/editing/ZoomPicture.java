@@ -2,6 +2,7 @@ package plainlantern.editing;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import plainlantern.fitting.Sitting;
 import plainlantern.geometry.BadInput;
@@ -28,6 +29,12 @@ public record ZoomPicture(List<String> panels, @Typed.Number double zoom, Option
     private Point anchor(Sitting sitting) {
         Point middle = whole ? sitting.middle() : Point.ORIGIN;
         return new Point(atX.orElse(middle.x()), atY.orElse(middle.y()));
+    }
+
+    @Override
+    public Optional<Remark> remark(Sheet before, Sheet after) {
+        boolean stopped = zoom < 99.5 && before.panels(panels).stream().filter(p -> p.acting(layer) >= 0).anyMatch(p -> Pictures.held(before, p, layer));
+        return stopped ? Optional.of(Remark.of("It stops at 100 %: smaller, an edge would show. Untick “Stay covered” to go on.")) : Optional.empty();
     }
 
     @Override

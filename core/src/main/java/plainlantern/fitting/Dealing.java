@@ -2,16 +2,10 @@ package plainlantern.fitting;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
-import org.jgrapht.alg.matching.KuhnMunkresMinimalWeightBipartitePerfectMatching;
-import org.jgrapht.graph.DefaultWeightedEdge;
-import org.jgrapht.graph.SimpleWeightedGraph;
-import plainlantern.geometry.Choice;
+import java.util.stream.IntStream;
 import plainlantern.geometry.Box;
+import plainlantern.geometry.Choice;
 import plainlantern.geometry.Unit;
 import plainlantern.sheet.Focal;
 import plainlantern.sheet.Panel;
@@ -28,13 +22,16 @@ public final class Dealing {
     /** Half of the wanted pixels an inch counts like so large a share cut away. */
     static final double SOFT = 0.25;
 
+    /** More than all losses of a deal together. */
+    private static final double MUCH = 1e6;
+
     private Dealing() {}
 
     /** How often a picture may be used. */
     public enum Use implements Choice {
         /** Once; where there are fewer pictures than panels, the panels that would lose most get none. */
         ONCE,
-        /** No more often than it takes to give every panel a picture. */
+        /** Every panel gets one, all pictures as often as each other as far as that goes, and the same ones apart where they can be. */
         EVENLY,
         /** As often as it fits best. */
         FREELY
@@ -62,7 +59,8 @@ public final class Dealing {
             Box box = panels.get(i).ownPath().bounds();
             for (int j = 0; j < pictures.size(); j++) all[i][j] = dealt(panels.get(i), box, pictures.get(j), ppi);
         }
-        int[] chosen = inOrder ? inOrder(all) : use == Use.FREELY ? freely(all) : matched(all, use == Use.ONCE ? 1 : (panels.size() + pictures.size() - 1) / pictures.size());
+        int[] chosen = inOrder ? inOrder(all) : use == Use.FREELY ? freely(all) : use == Use.ONCE || pictures.size() >= panels.size() ? once(all) : evenly(all);
+        if (use == Use.EVENLY && !inOrder) parted(chosen, all, panels);
         List<Dealt> out = new ArrayList<>();
         for (int i = 0; i < chosen.length; i++) if (chosen[i] >= 0) out.add(all[i][chosen[i]]);
         return out;
@@ -94,32 +92,78 @@ public final class Dealing {
         return chosen;
     }
 
-    /** A perfect matching of least weight (Kuhn, Munkres) of the panels and the pictures, each so often; what one side lacks is filled up with nothing. */
-    private static int[] matched(Dealt[][] all, int times) {
-        int pictures = all[0].length * times;
-        int size = Math.max(all.length, pictures);
-        var graph = new SimpleWeightedGraph<Integer, DefaultWeightedEdge>(DefaultWeightedEdge.class);
-        Set<Integer> left = new HashSet<>();
-        Set<Integer> right = new HashSet<>();
-        for (int i = 0; i < size; i++) {
-            graph.addVertex(i);
-            graph.addVertex(size + i);
-            left.add(i);
-            right.add(size + i);
-        }
-        Map<Integer, Integer> chosen = new HashMap<>();
-        for (int i = 0; i < size; i++) {
-            for (int j = 0; j < size; j++) {
-                boolean real = i < all.length && j < pictures;
-                graph.setEdgeWeight(graph.addEdge(i, size + j), real ? all[i][j % all[0].length].loss() : 0);
+    /**
+     * The assignment of least loss of panels and pictures, each once at most; of so many panels as there are places for pictures. With
+     * fewer pictures than panels the panels that would lose most get none.
+     */
+    private static int[] once(Dealt[][] all) {
+        int panels = all.length;
+        int pictures = all[0].length;
+        double[][] loss = new double[Math.min(panels, pictures)][Math.max(panels, pictures)];
+        boolean turned = pictures < panels;
+        for (int i = 0; i < panels; i++) for (int j = 0; j < pictures; j++) loss[turned ? j : i][turned ? i : j] = all[i][j].loss();
+        int[] least = Assignment.least(loss);
+        if (!turned) return least;
+        int[] chosen = new int[panels];
+        Arrays.fill(chosen, -1);
+        for (int j = 0; j < least.length; j++) chosen[least[j]] = j;
+        return chosen;
+    }
+
+    /** Every panel gets a picture, and no picture is used twice more than another: all are used as often as that goes, then some once more. */
+    private static int[] evenly(Dealt[][] all) {
+        int pictures = all[0].length;
+        int each = all.length / pictures;
+        double[][] loss = new double[all.length][pictures * (each + 1)];
+        for (int i = 0; i < all.length; i++) {
+            for (int place = 0; place < loss[i].length; place++) {
+                // The last round of places is for those that are used once more: only when all others are taken.
+                loss[i][place] = all[i][place % pictures].loss() + (place >= each * pictures ? MUCH : 0);
             }
         }
-        for (DefaultWeightedEdge edge : new KuhnMunkresMinimalWeightBipartitePerfectMatching<>(graph, left, right).getMatching().getEdges()) {
-            chosen.put(graph.getEdgeSource(edge), graph.getEdgeTarget(edge) - size);
+        int[] chosen = Assignment.least(loss);
+        for (int i = 0; i < chosen.length; i++) chosen[i] %= pictures;
+        return chosen;
+    }
+
+    /** Swaps pictures between panels, each time where it adds least loss, as long as that leaves fewer of the same side by side. */
+    private static void parted(int[] chosen, Dealt[][] all, List<Panel> panels) {
+        List<Box> boxes = panels.stream().map(Panel::boundsOnSheet).toList();
+        List<List<Integer>> beside = new ArrayList<>();
+        for (int i = 0; i < chosen.length; i++) {
+            int one = i;
+            beside.add(IntStream.range(0, chosen.length).filter(other -> other != one && Neighbours.beside(boxes.get(one), boxes.get(other))).boxed().toList());
         }
-        int[] out = new int[all.length];
-        for (int i = 0; i < out.length; i++) out[i] = chosen.get(i) < pictures ? chosen.get(i) % all[0].length : -1;
-        return out;
+        for (int turn = 0; turn < chosen.length; turn++) {
+            double least = Double.POSITIVE_INFINITY;
+            int[] best = null;
+            for (int i = 0; i < chosen.length; i++) {
+                if (twins(chosen, beside, i) == 0) continue;
+                for (int k = 0; k < chosen.length; k++) {
+                    if (chosen[k] == chosen[i] || chosen[k] < 0) continue;
+                    long before = twins(chosen, beside, i) + twins(chosen, beside, k);
+                    swap(chosen, i, k);
+                    double added = all[i][chosen[i]].loss() + all[k][chosen[k]].loss() - all[i][chosen[k]].loss() - all[k][chosen[i]].loss();
+                    boolean fewer = twins(chosen, beside, i) + twins(chosen, beside, k) < before;
+                    swap(chosen, i, k);
+                    if (!fewer || added >= least) continue;
+                    least = added;
+                    best = new int[] {i, k};
+                }
+            }
+            if (best == null) return;
+            swap(chosen, best[0], best[1]);
+        }
+    }
+
+    private static long twins(int[] chosen, List<List<Integer>> beside, int at) {
+        return chosen[at] < 0 ? 0 : beside.get(at).stream().filter(other -> chosen[other] == chosen[at]).count();
+    }
+
+    private static void swap(int[] chosen, int i, int k) {
+        int was = chosen[i];
+        chosen[i] = chosen[k];
+        chosen[k] = was;
     }
 
     /** The least loss of an assignment that rises: as many panels as there are pictures for get one. */

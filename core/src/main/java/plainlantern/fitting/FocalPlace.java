@@ -3,6 +3,7 @@ package plainlantern.fitting;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import plainlantern.geometry.Choice;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
@@ -14,6 +15,9 @@ public enum FocalPlace implements Choice {
     CENTRE(0.5),
     THIRDS(1 / 3.0, 2 / 3.0),
     NINTHS(1 / 6.0, 0.5, 5 / 6.0);
+
+    /** The most that a picture is enlarged for it. */
+    private static final double MOST = 8;
 
     private final double[] shares;
 
@@ -39,6 +43,24 @@ public enum FocalPlace implements Choice {
     public Placement brought(Sitting sitting, Placement placement, Focal focal) {
         Point step = nearest(sitting, placement, focal).minus(now(sitting, placement, focal));
         return placement.at(placement.centre().plus(step));
+    }
+
+    /**
+     * As {@link #brought}, enlarged just so far that nothing is bare then; the same where that is so already. Empty where no enlargement up
+     * to {@link #MOST} is enough.
+     */
+    public Optional<Placement> enlarged(Sitting sitting, Placement placement, Focal focal) {
+        Point target = nearest(sitting, placement, focal).turned(-placement.turn());
+        Box reach = sitting.reach(placement.turn());
+        double before = placement.mirrored() ? 1 - focal.x() : focal.x();
+        double across = sitting.width() * placement.scaleX();
+        double down = sitting.height() * placement.scaleY();
+        double factor = Math.max(1, Math.max(Math.max((target.x() - reach.x()) / (before * across), (reach.right() - target.x()) / ((1 - before) * across)),
+                Math.max((target.y() - reach.y()) / (focal.y() * down), (reach.bottom() - target.y()) / ((1 - focal.y()) * down))));
+        if (!(factor <= MOST)) return Optional.empty();
+        // A hair more, so that rounding bares nothing.
+        Placement large = placement.scaled(factor * (1 + 1e-9));
+        return Optional.of(large.at(large.centre().plus(nearest(sitting, placement, focal).minus(now(sitting, large, focal)))));
     }
 
     /** What this kind of place is called. */

@@ -6,6 +6,7 @@ import java.util.stream.IntStream;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Polygons;
 import plainlantern.geometry.Typed;
+import plainlantern.sheet.Content;
 import plainlantern.sheet.Content.OwnPicture;
 import plainlantern.sheet.Content.Wash;
 import plainlantern.sheet.Panel;
@@ -29,10 +30,11 @@ public enum PanelState {
     /** Bare: it has pictures, and neither one of them nor a wash fills it. Soft: one of them is softer than the sheet is meant for. Captions and rules want no picture. */
     public static PanelState of(Sheet sheet, Panel panel) {
         if (!panel.role().takesPictures()) return COVERED;
-        if (panel.content().isEmpty()) return EMPTY;
-        List<Coverage> pictures = IntStream.range(0, panel.content().size()).filter(i -> panel.content().get(i).pictured())
+        List<Content> shown = panel.shown();
+        if (shown.isEmpty()) return EMPTY;
+        List<Coverage> pictures = IntStream.range(0, panel.content().size()).filter(i -> panel.content().get(i).pictured() && !panel.content().get(i).look().off())
                 .mapToObj(i -> coverage(sheet, panel, i).orElseThrow()).toList();
-        boolean filled = pictures.isEmpty() || pictures.stream().anyMatch(Coverage::covered) || panel.content().stream().anyMatch(Wash.class::isInstance);
+        boolean filled = pictures.isEmpty() || pictures.stream().anyMatch(Coverage::covered) || shown.stream().anyMatch(Wash.class::isInstance);
         if (!filled) return BARE;
         return pictures.stream().anyMatch(c -> c.softer(sheet.ppi())) ? SOFT : COVERED;
     }
@@ -41,7 +43,7 @@ public enum PanelState {
     public static Optional<Path> bare(Sheet sheet, Panel panel) {
         Optional<Path> left = Optional.of(panel.ownPath());
         for (int i = 0; i < panel.content().size() && left.isPresent(); i++) {
-            if (!panel.content().get(i).pictured()) continue;
+            if (!panel.content().get(i).pictured() || panel.content().get(i).look().off()) continue;
             OwnPicture own = Vistas.shown(sheet, panel, i).orElseThrow();
             Picture picture = sheet.picture(own.picture());
             Path frame = Sitting.of(panel, picture).frame(own.placement());

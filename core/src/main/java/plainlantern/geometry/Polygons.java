@@ -54,10 +54,10 @@ public final class Polygons {
         return new MinimumDiameter(geometry(path)).getLength();
     }
 
-    /** Whether the straight way from {@code a} to {@code b} passes through the inside. */
-    public static boolean crossed(Path path, Point a, Point b) {
+    /** So many mm of the straight way from {@code a} to {@code b} lie inside. */
+    public static double within(Path path, Point a, Point b) {
         Geometry way = FACTORY.createLineString(new Coordinate[] {new Coordinate(a.x(), a.y()), new Coordinate(b.x(), b.y())});
-        return both(geometry(path), way).getLength() > 1e-6;
+        return both(geometry(path), way).getLength();
     }
 
     /** The form grown by {@code by} mm on all sides, corners rounded, or shrunk where that is negative; empty where nothing is left. */
@@ -68,6 +68,11 @@ public final class Polygons {
     /** As {@link #grown}, but corners stay corners unless they are sharper than {@code limit}, a ratio of miter to width; such are cut off. */
     public static Optional<Path> grownSharp(Path path, double by, double limit) {
         return path(BufferOp.bufferOp(geometry(path), by, new BufferParameters(CHORDS / 4, BufferParameters.CAP_ROUND, BufferParameters.JOIN_MITRE, limit)));
+    }
+
+    /** As {@link #grown}, but corners are cut off. */
+    public static Optional<Path> grownFlat(Path path, double by) {
+        return path(BufferOp.bufferOp(geometry(path), by, new BufferParameters(CHORDS / 4, BufferParameters.CAP_ROUND, BufferParameters.JOIN_BEVEL, 1)));
     }
 
     /** What both cover, its curves cut into chords; empty where they share no area. */

@@ -19,6 +19,8 @@ import plainlantern.geometry.Point;
 
 /** Sets words: letters by their advance widths, without kerning. */
 public final class Setting {
+    private static final int TAB = '\t';
+
     private Setting() {}
 
     /** Which edges of the lines stand one below the other. */
@@ -134,18 +136,74 @@ public final class Setting {
         try {
             CmapLookup letters = font.getUnicodeCmapLookup();
             double sum = 0;
-            for (int letter : line.codePoints().toArray()) sum += font.getAdvanceWidth(letters.getGlyphId(letter));
+            for (int letter : line.codePoints().toArray()) sum += advance(font, letters, letter);
             return sum / font.getUnitsPerEm();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
+    /**
+     * How far it is to the next letter, in the font's units. A space that the font lacks is as wide as its name says (Unicode 15, chapter 6.2); a tab
+     * is four spaces.
+     */
+    private static double advance(TrueTypeFont font, CmapLookup letters, int letter) throws IOException {
+        int glyph = letters.getGlyphId(letter);
+        if (letter == TAB) return 4 * font.getAdvanceWidth(letters.getGlyphId(' '));
+        if (glyph != 0 || !blank(letter)) return font.getAdvanceWidth(glyph);
+        double em = font.getUnitsPerEm();
+        return switch (letter) {
+            case 0x2000, 0x2002 -> em / 2;
+            case 0x2001, 0x2003, 0x3000 -> em;
+            case 0x2004 -> em / 3;
+            case 0x2005, 0x205F -> em / 4;
+            case 0x2006 -> em / 6;
+            case 0x2009, 0x202F -> em / 5;
+            case 0x200A -> em / 10;
+            case 0x200B, 0xFEFF -> 0;
+            case 0x2007 -> font.getAdvanceWidth(letters.getGlyphId('0'));
+            case 0x2008 -> font.getAdvanceWidth(letters.getGlyphId('.'));
+            default -> font.getAdvanceWidth(letters.getGlyphId(' '));
+        };
+    }
+
+    /** Whether nothing is drawn for it, only room left. */
+    private static boolean blank(int letter) {
+        return Character.isWhitespace(letter) || Character.isSpaceChar(letter) || letter == 0x200B || letter == 0xFEFF;
+    }
+
+    /** The parts of a line that words set as text can say: tabs, and spaces that the typeface lacks, only part them. */
+    public static List<Line> runs(LetterStyle style, Line line) {
+        List<Line> runs = new ArrayList<>();
+        StringBuilder run = new StringBuilder();
+        double start = line.x();
+        double at = line.x();
+        try {
+            TrueTypeFont font = style.typeface().font();
+            CmapLookup letters = font.getUnicodeCmapLookup();
+            for (int letter : line.text().codePoints().toArray()) {
+                double step = advance(font, letters, letter) * unit(style) + style.tracking() / 1000 * style.size();
+                at += step;
+                if (letter != TAB && (letters.getGlyphId(letter) != 0 || !blank(letter))) {
+                    run.appendCodePoint(letter);
+                    continue;
+                }
+                if (!run.isEmpty()) runs.add(new Line(run.toString(), start, line.y()));
+                run.setLength(0);
+                start = at;
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        if (!run.isEmpty()) runs.add(new Line(run.toString(), start, line.y()));
+        return runs;
+    }
+
     /** The signs of a text that the typeface does not have, each once; a box is drawn in their place. */
     public static String missing(Typeface typeface, String text) {
         try {
             CmapLookup letters = typeface.font().getUnicodeCmapLookup();
-            TreeSet<Integer> without = text.codePoints().filter(c -> !Character.isWhitespace(c) && letters.getGlyphId(c) == 0)
+            TreeSet<Integer> without = text.codePoints().filter(c -> !blank(c) && letters.getGlyphId(c) == 0)
                     .boxed().collect(Collectors.toCollection(TreeSet::new));
             return without.stream().map(Character::toString).collect(Collectors.joining(" "));
         } catch (IOException e) {
@@ -160,8 +218,8 @@ public final class Setting {
         for (int letter : line.codePoints().toArray()) {
             int glyph = letters.getGlyphId(letter);
             var data = font.getGlyph().getGlyph(glyph);
-            if (data != null && !Character.isWhitespace(letter)) outline(data.getPath(), new AffineTransform(unit, 0, 0, -unit, at, y), steps);
-            at += font.getAdvanceWidth(glyph) * unit + style.tracking() / 1000 * style.size();
+            if (data != null && !blank(letter)) outline(data.getPath(), new AffineTransform(unit, 0, 0, -unit, at, y), steps);
+            at += advance(font, letters, letter) * unit + style.tracking() / 1000 * style.size();
         }
     }
 

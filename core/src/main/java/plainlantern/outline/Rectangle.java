@@ -62,10 +62,10 @@ public record Rectangle(@Typed.Length double topLeft, @Typed.Length double topRi
         double shrink = shrink(width, height);
         double x = width / 2;
         double y = height / 2;
-        return List.of(new Grip(CORNERS.get(0), new Point(topLeft * shrink - x, topLeft * shrink - y)),
-                new Grip(CORNERS.get(1), new Point(x - topRight * shrink, topRight * shrink - y)),
-                new Grip(CORNERS.get(2), new Point(x - bottomRight * shrink, y - bottomRight * shrink)),
-                new Grip(CORNERS.get(3), new Point(bottomLeft * shrink - x, y - bottomLeft * shrink)));
+        return List.of(Grip.ofLength(CORNERS.get(0), new Point(topLeft * shrink - x, topLeft * shrink - y), topLeft * shrink),
+                Grip.ofLength(CORNERS.get(1), new Point(x - topRight * shrink, topRight * shrink - y), topRight * shrink),
+                Grip.ofLength(CORNERS.get(2), new Point(x - bottomRight * shrink, y - bottomRight * shrink), bottomRight * shrink),
+                Grip.ofLength(CORNERS.get(3), new Point(bottomLeft * shrink - x, y - bottomLeft * shrink), bottomLeft * shrink));
     }
 
     @Override

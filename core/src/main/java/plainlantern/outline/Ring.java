@@ -29,7 +29,7 @@ public record Ring(@Typed.Share @Asked(value = "Inner radius", first = "0.5", le
 
     @Override
     public List<Grip> grips(double width, double height) {
-        return List.of(new Grip("inner", new Point(inner * width / 2, 0)));
+        return List.of(Grip.ofShare("inner", new Point(inner * width / 2, 0), inner));
     }
 
     @Override

@@ -41,7 +41,7 @@ public record Star(@Typed.Whole @Asked(value = "Points", first = "5", least = 3,
     /** On the first inner corner, clockwise from the top. */
     @Override
     public List<Grip> grips(double width, double height) {
-        return List.of(new Grip("inner", Corners.stretched(corners(), width, height).get(1)));
+        return List.of(Grip.ofShare("inner", Corners.stretched(corners(), width, height).get(1), inner));
     }
 
     @Override

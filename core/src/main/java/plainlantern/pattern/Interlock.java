@@ -23,7 +23,7 @@ import plainlantern.geometry.Typed;
 public record Interlock(@Typed.Whole @Asked(value = "Rows", first = "3", least = 1, most = 60) int rows,
                         @Typed.Whole @Asked(value = "Columns", first = "4", least = 1, most = 60) int columns,
                         @Typed.Share @Asked(value = "Tab size", first = "0.2", least = 0.05, most = 0.25) double tab,
-                        @Typed.Whole @Asked(value = "Seed", first = "1", most = 999999) int seed) implements Pattern {
+                        @Typed.Whole @Asked(value = "Variant", first = "1", most = 999999) int seed) implements Pattern {
     /** How far a tab may stand from the middle of its edge, as a share of the shorter side of a cell. */
     private static final double STRAY = 0.08;
 

@@ -32,7 +32,7 @@ public record Scatter(@Typed.Whole @Asked(value = "Panels", first = "14", least 
                       @Typed.Turn @Asked(value = "Turn either way", first = "15", most = 180) double turn,
                       @Typed.Share @Asked(value = "Area covered", first = "0.7", least = 0.01, most = 0.99) double coverage,
                       @Typed.Switch @Asked(value = "Keep inside the area", first = "true") boolean inside,
-                      @Typed.Whole @Asked(value = "Seed", first = "1", most = 999999) int seed) implements Pattern {
+                      @Typed.Whole @Asked(value = "Variant", first = "1", most = 999999) int seed) implements Pattern {
     /** So many spots are tried for each piece; the one farthest from the others is taken (best candidate, Mitchell 1991). */
     private static final int CANDIDATES = 8;
     /** The area is looked at in so many rows and columns of spots while the size is sought. */

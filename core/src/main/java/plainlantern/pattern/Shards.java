@@ -22,7 +22,7 @@ import plainlantern.geometry.Typed;
 public record Shards(@Typed.Whole @Asked(value = "Shards", first = "12", least = 2, most = 300) int count,
                      @Typed.Length @Asked(value = "Gap", first = "0.015") double gap,
                      @Typed.Whole @Asked(value = "Evenness, 0 to 10", first = "2", most = 10) int evenness,
-                     @Typed.Whole @Asked(value = "Seed", first = "1", most = 999999) int seed) implements Pattern {
+                     @Typed.Whole @Asked(value = "Variant", first = "1", most = 999999) int seed) implements Pattern {
     public Shards {
         Questions.check(Shards.class, count, gap, evenness, seed);
     }

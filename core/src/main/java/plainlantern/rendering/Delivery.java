@@ -7,6 +7,7 @@ import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -79,7 +80,7 @@ public record Delivery(Format format, Extent extent, double ppi, double scale, b
 
     /** Whether so many pages become files in one archive. */
     public boolean archived(int pages) {
-        return format == Format.SVG && linked || extent.apart() || pages > 1 && format != Format.PDF;
+        return format == Format.SVG && linked || pages > 1 && (extent.apart() || format != Format.PDF);
     }
 
     public String extension(int pages) {
@@ -92,7 +93,12 @@ public record Delivery(Format format, Extent extent, double ppi, double scale, b
 
     /** Throws {@link BadInput} for what cannot be delivered so, before any work. */
     public void check(List<Page> pages) {
-        for (Page page : pages) pixels(page);
+        for (Page page : pages) {
+            int[] size = pixels(page);
+            int most = format.longest();
+            BadInput.unless(Math.max(size[0], size[1]) <= most, "ppi", String.format(Locale.ROOT,
+                    "A %s is at most %,d pixels a side; this would be %,d × %,d. Choose fewer pixels per inch, or another format.", format.title(), most, size[0], size[1]));
+        }
     }
 
     /** The width and height in pixels that a page has, or would have if it were all pixels. */

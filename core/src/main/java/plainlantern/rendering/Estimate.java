@@ -11,6 +11,8 @@ import java.util.Optional;
 import java.util.concurrent.Semaphore;
 import java.util.function.Supplier;
 import plainlantern.geometry.Affine;
+import plainlantern.geometry.Box;
+import plainlantern.geometry.Path;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.PictureSource;
 import plainlantern.scene.Page;
@@ -31,6 +33,8 @@ public final class Estimate {
     private static final int MIDDLE = 3 * SQUARE;
     /** Pages that are looked at; the others are taken to be like them. */
     private static final int MOST_PAGES = 4;
+    /** Layers that are looked at, likewise. */
+    private static final int MOST_LAYERS = 24;
     /** What an SVG's pictures grow by as text (RFC 4648), and what a document has besides pictures. */
     private static final double AS_TEXT = 4 / 3.0;
     private static final double BESIDES = 15_000;
@@ -74,7 +78,7 @@ public final class Estimate {
             double count = (double) size[0] * size[1];
             all += count;
             if (i * MOST_PAGES / pages.size() < (i + 1) * MOST_PAGES / pages.size() || pages.size() <= MOST_PAGES) {
-                bytes += aPixel(delivery, pages.get(i), size, pictures) * count;
+                bytes += aPixel(delivery, pages.get(i), size, pictures) * count + (delivery.format() == Format.OPENRASTER ? layers(delivery, pages.get(i), size, pictures) : 0);
                 seen += count;
             }
         }
@@ -115,14 +119,33 @@ public final class Estimate {
             case WEBP -> Encoder.webp(sample, delivery.quality() / 100f, out);
             default -> Encoder.png(sample, delivery.ppi(), out);
         }
-        return delivery.format() == Format.OPENRASTER ? Math.round(out.size() * (1 + layers(page))) : out.size();
+        return out.size();
     }
 
-    /** How much of the page all its elements cover, one over the other counted twice. */
-    private static double layers(Page page) {
-        double covered = page.scene().paper().isPresent() ? 1 : 0;
-        for (Scene.Item item : page.scene().items()) covered += item.reach().width() * item.reach().height() / (page.box().width() * page.box().height());
-        return covered;
+    /** Of the layers of a page's elements: each has pixels where it reaches on the page. */
+    private double layers(Delivery delivery, Page page, int[] size, PictureSource pictures) {
+        List<Scene.Item> items = new ArrayList<>(page.scene().items());
+        if (delivery.paper()) page.scene().paper().ifPresent(paper -> items.add(0, paper));
+        Affine toPixels = RasterPainter.toPixels(page.box(), size);
+        double bytes = 0;
+        double seen = 0;
+        double all = 0;
+        for (int i = 0; i < items.size(); i++) {
+            Scene.Item item = items.get(i);
+            Box box = Path.box(item.reach()).mapped(toPixels).bounds();
+            int across = (int) Math.max(0, Math.ceil(Math.min(size[0], box.right()) - Math.max(0, box.x())));
+            int down = (int) Math.max(0, Math.ceil(Math.min(size[1], box.bottom()) - Math.max(0, box.y())));
+            double count = (double) across * down;
+            if (count == 0) continue;
+            all += count;
+            if (i * MOST_LAYERS / items.size() == (i + 1) * MOST_LAYERS / items.size() && items.size() > MOST_LAYERS) continue;
+            Scene alone = new Scene(page.scene().width(), page.scene().height(), Optional.empty(), List.of(item.plain()));
+            Affine there = Affine.move(-Math.max(0, box.x()), -Math.max(0, box.y())).after(toPixels);
+            BufferedImage sample = painted(List.of(alone, across, down), () -> sample(alone, there, new int[] {across, down}, pictures));
+            bytes += (double) encoded(delivery, page, sample) / sample.getWidth() / sample.getHeight() * count;
+            seen += count;
+        }
+        return seen == 0 ? 0 : bytes / seen * all;
     }
 
     /** The pictures as they are placed: those that pass as they are, and of the others a middle square each. */

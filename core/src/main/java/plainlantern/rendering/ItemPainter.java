@@ -114,9 +114,10 @@ final class ItemPainter {
         return LayerPainter.inside(page, all).map(box -> {
             Tile out = Tile.over(box);
             byte[] inside = Shapes2D.mask(out, form);
-            LayerPainter.inside(box, form).ifPresent(part -> {
+            Shape under = Shapes2D.evenOdd(item.under().mapped(toPixels));
+            LayerPainter.inside(box, under).ifPresent(part -> {
                 Tile layers = LayerPainter.laid(item.layers(), toPixels, part, pictures);
-                byte[] mask = Shapes2D.mask(layers, form);
+                byte[] mask = Shapes2D.mask(layers, under);
                 item.soft().ifPresent(soft -> narrow(mask, Blur.of(Shapes2D.evenOdd(soft.form().mapped(toPixels)), pixels(soft.deviation()), layers), false));
                 item.inner().ifPresent(shade -> shadeInside(shade, layers, mask));
                 Blending.over(out, layers, mask, Look.PLAIN);

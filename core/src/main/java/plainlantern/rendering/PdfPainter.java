@@ -184,7 +184,7 @@ final class PdfPainter {
 
         /** One layer as pixels, as far as the form reaches. */
         private void painted(Item item, Affine toPixels, BiFunction<Affine, Box, Tile> layer) throws IOException {
-            Optional<Box> box = LayerPainter.inside(pixels(toPixels), Shapes2D.rectangle(item.clip().mapped(toPixels).bounds()));
+            Optional<Box> box = LayerPainter.inside(pixels(toPixels), Shapes2D.rectangle(item.under().mapped(toPixels).bounds()));
             if (box.isPresent()) tile(layer.apply(toPixels, box.get()), toPixels);
         }
 
@@ -203,9 +203,9 @@ final class PdfPainter {
         }
 
         private void own(Item item) throws IOException {
-            if (!item.layers().isEmpty()) {
+            if (!item.layers().isEmpty() && !item.under().segments().isEmpty()) {
                 to.saveGraphicsState();
-                path(item.clip());
+                path(item.under());
                 to.clipEvenOdd();
                 for (Scene.Layer layer : item.layers()) {
                     to.saveGraphicsState();
@@ -243,7 +243,7 @@ final class PdfPainter {
             } else if (stops.size() == 1) {
                 int rgb = stops.get(0).colour().rgb();
                 to.setNonStrokingColor(red(rgb), green(rgb), blue(rgb));
-                path(item.clip());
+                path(item.under());
                 to.fillEvenOdd();
             } else {
                 to.shadingFill(shading(wash));
@@ -258,8 +258,10 @@ final class PdfPainter {
             to.setFont(font, (float) style.size());
             to.setCharacterSpacing((float) (style.tracking() / 1000 * style.size()));
             for (Setting.Line line : letters.words().lines()) {
-                to.setTextMatrix(matrix(letters.words().map().after(Affine.move(line.x(), line.y())).after(Affine.scale(1, -1))));
-                for (int letter : line.text().codePoints().toArray()) to.showText(Character.toString(letter));
+                for (Setting.Line run : Setting.runs(style, line)) {
+                    to.setTextMatrix(matrix(letters.words().map().after(Affine.move(run.x(), run.y())).after(Affine.scale(1, -1))));
+                    for (int letter : run.text().codePoints().toArray()) to.showText(Character.toString(letter));
+                }
             }
             to.endText();
         }

@@ -2,6 +2,7 @@ package plainlantern.rendering;
 
 import static plainlantern.outline.PathData.number;
 
+import java.util.List;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import plainlantern.geometry.Affine;
@@ -71,12 +72,13 @@ public final class SvgPainter {
         String look = look(item.look());
         StringBuilder out = new StringBuilder(look.isEmpty() ? "" : "<g" + look + ">");
         String around = SvgShades.around(item, id, bitmaps, out);
-        out.append("<clipPath id=\"clip-").append(id).append("\"><path d=\"").append(PathData.of(item.clip()))
+        out.append("<clipPath id=\"clip-").append(id).append("\"><path d=\"").append(PathData.of(item.under()))
                 .append("\" clip-rule=\"evenodd\"/></clipPath>").append(around).append("<g class=\"layers\" clip-path=\"url(#clip-").append(id).append(")\"");
         if (item.soft().isPresent()) out.append(" mask=\"url(#soft-").append(id).append(")\"");
         out.append('>');
-        for (Scene.Layer layer : item.layers()) {
-            if (layer instanceof PictureLayer picture && picture.blur() > 0) SvgShades.blur("blur-" + id, picture.blur(), item.clip().bounds(), out);
+        // A rim wider than the form hides all that is in it.
+        for (Scene.Layer layer : item.under().segments().isEmpty() ? List.<Scene.Layer>of() : item.layers()) {
+            if (layer instanceof PictureLayer picture && picture.blur() > 0) SvgShades.blur("blur-" + id, picture.blur(), item.under().bounds(), out);
             if (layer instanceof PictureLayer picture) picture(picture, id, href, out);
             else if (layer instanceof WashLayer wash) wash(wash, item, id, out);
             else if (layer instanceof LettersLayer letters && live && letters.words().complete()) words(letters, out);
@@ -94,15 +96,16 @@ public final class SvgPainter {
     private static final String FAR = "M-99999 -99999H99999V99999H-99999Z";
 
     private static void line(Line line, Path form, String id, StringBuilder out) {
-        if (line.within() == Scene.Within.OUTSIDE) {
-            out.append("<clipPath id=\"around-").append(id).append("\"><path d=\"").append(FAR).append(PathData.of(form)).append("\" clip-rule=\"evenodd\"/></clipPath>");
+        if (line.within() != Scene.Within.ALL) {
+            out.append("<clipPath id=\"rim-").append(id).append("\"><path d=\"").append(line.within() == Scene.Within.OUTSIDE ? FAR : "").append(PathData.of(form))
+                    .append("\" clip-rule=\"evenodd\"/></clipPath>");
         }
         out.append("<path class=\"rim\" fill=\"none\" d=\"").append(PathData.of(line.path())).append("\" stroke=\"").append(line.colour().hex()).append('"');
         numbers(out, "stroke-width", line.width(), "stroke-miterlimit", Line.MITER_LIMIT);
         out.append(" stroke-linejoin=\"").append(line.join().label()).append('"');
         if (!line.dashes().isEmpty()) out.append(" stroke-dasharray=\"").append(line.dashes().stream().map(d -> number(d, 6)).collect(Collectors.joining(" "))).append('"');
         if (line.ends() != Rim.Ends.BUTT) out.append(" stroke-linecap=\"").append(line.ends().label()).append('"');
-        if (line.within() != Scene.Within.ALL) out.append(" clip-path=\"url(#").append(line.within() == Scene.Within.FORM ? "clip-" : "around-").append(id).append(")\"");
+        if (line.within() != Scene.Within.ALL) out.append(" clip-path=\"url(#rim-").append(id).append(")\"");
         out.append("/>");
     }
 
@@ -128,7 +131,7 @@ public final class SvgPainter {
             numbers(out, "offset", stop.at(), "stop-opacity", stop.opacity());
             out.append(" stop-color=\"").append(stop.colour().hex()).append("\"/>");
         }
-        Box box = item.clip().bounds();
+        Box box = item.under().bounds();
         out.append("</").append(name).append("><rect");
         numbers(out, "x", box.x(), "y", box.y(), "width", box.width(), "height", box.height());
         out.append(" fill=\"url(#").append(id).append(")\"").append(look(layer.look())).append("/>");
@@ -146,9 +149,11 @@ public final class SvgPainter {
         numbers(out, "font-size", style.size(), "letter-spacing", style.tracking() / 1000 * style.size());
         out.append(" style=\"font-kerning:none;font-variant-ligatures:none;white-space:pre\" fill=\"").append(layer.colour().hex()).append('"').append(look(layer.look())).append('>');
         for (Setting.Line line : layer.words().lines()) {
-            out.append("<text");
-            numbers(out, "x", line.x(), "y", line.y());
-            out.append('>').append(line.text().replace("&", "&amp;").replace("<", "&lt;")).append("</text>");
+            for (Setting.Line run : Setting.runs(style, line)) {
+                out.append("<text");
+                numbers(out, "x", run.x(), "y", run.y());
+                out.append('>').append(run.text().replace("&", "&amp;").replace("<", "&lt;")).append("</text>");
+            }
         }
         out.append("</g>");
     }

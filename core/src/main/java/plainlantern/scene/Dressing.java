@@ -40,7 +40,7 @@ final class Dressing {
         Optional<Shade> inner = finish.inner().map(shadow -> shade(shadow, solid ? Optional.of(grown(form, -shadow.spread(), Rim.Join.MITER)) : Optional.empty()));
         // The curve's middle lies half the way in: two deviations reach from there to the edge and to full strength.
         Optional<Soft> soft = finish.feather() == 0 ? Optional.empty() : Optional.of(new Soft(grown(form, -finish.feather() / 2, Rim.Join.ROUND), finish.feather() / 4));
-        return new Item(panel.id(), panel.name(), form, layers, soft, inner, finish.rim().flatMap(rim -> line(panel, rim)), shades, finish.look());
+        return new Item(panel.id(), panel.name(), form, finish.feather() > 0 || panel.role() == Role.RULE ? form : under(form, finish.rim()), layers, soft, inner, finish.rim().flatMap(rim -> line(panel, rim)), shades, finish.look());
     }
 
     /** Whether it fills the form, and nothing can be seen through it. */
@@ -60,6 +60,13 @@ final class Dressing {
         double beyond = rim.map(r -> r.width() * r.side().beyond()).orElse(0.0);
         if (beyond > 0 && rim.orElseThrow().dash() != Rim.Dash.SOLID) return Optional.empty();
         return Optional.of(grown(form, beyond + spread, rim.map(Rim::join).orElse(Rim.Join.MITER)));
+    }
+
+    /** The form that ends in the middle of a solid rim on one side of the edge, its corners cut off as no join of a rim cuts more. */
+    private static Path under(Path form, Optional<Rim> rim) {
+        if (rim.isEmpty() || rim.get().dash() != Rim.Dash.SOLID || rim.get().side() == Rim.Side.CENTRED) return form;
+        double half = rim.get().width() / 2;
+        return Polygons.grownFlat(form, rim.get().side() == Rim.Side.INSIDE ? -half : half).orElse(new Path(List.of()));
     }
 
     /** An empty path where nothing is left. */

@@ -43,13 +43,14 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
      * @param element the element's id
      * @param name    what people call it
      * @param clip    the form on the sheet, mm
+     * @param under   the form that its layers are seen through: the same, or one that ends beneath the rim, so that at an edge shared by both nothing shines through
      * @param soft    what lets its layers through together with the form, where its edge is soft
      * @param inner   what its edge casts onto its layers
      * @param rim     the line around it, in front of its layers
      * @param shades  what it casts behind itself, from back to front
      * @param look    how the whole of it meets what lies behind it
      */
-    public record Item(String element, String name, Path clip, List<Layer> layers, Optional<Soft> soft, Optional<Shade> inner, Optional<Line> rim, List<Shade> shades, Look look) {
+    public record Item(String element, String name, Path clip, Path under, List<Layer> layers, Optional<Soft> soft, Optional<Shade> inner, Optional<Line> rim, List<Shade> shades, Look look) {
         public Item {
             layers = List.copyOf(layers);
             shades = List.copyOf(shades);
@@ -68,12 +69,12 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
 
         /** The same without what it casts behind itself. */
         public Item unshaded() {
-            return new Item(element, name, clip, layers, soft, inner, rim, List.of(), look);
+            return new Item(element, name, clip, under, layers, soft, inner, rim, List.of(), look);
         }
 
         /** The same as it would be with nothing behind it and no transparency of its own. */
         public Item plain() {
-            return new Item(element, name, clip, layers, soft, inner, rim, shades, Look.PLAIN);
+            return new Item(element, name, clip, under, layers, soft, inner, rim, shades, Look.PLAIN);
         }
     }
 
@@ -174,7 +175,7 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
     }
 
     private static Item paper(Box box, Layer layer) {
-        return new Item("paper", "Paper", Path.box(box), List.of(layer), Optional.empty(), Optional.empty(), Optional.empty(), List.of(), Look.PLAIN);
+        return new Item("paper", "Paper", Path.box(box), Path.box(box), List.of(layer), Optional.empty(), Optional.empty(), Optional.empty(), List.of(), Look.PLAIN);
     }
 
     /** A picture that covers a box and as far around it as its blur reaches. */
@@ -188,13 +189,13 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
     /** What one panel paints. */
     public static Item item(Sheet sheet, Panel panel) {
         List<Layer> painted = new ArrayList<>();
-        for (int at = 0; at < panel.content().size(); at++) painted.add(layer(sheet, panel, at));
+        for (int at = 0; at < panel.content().size(); at++) if (!panel.content().get(at).look().off()) painted.add(layer(sheet, panel, at));
         return Dressing.item(panel, painted);
     }
 
     /** Whether anything of it would be seen. */
     public static boolean paints(Panel panel) {
-        return !panel.content().isEmpty() || panel.finish().rim().isPresent();
+        return !panel.shown().isEmpty() || panel.finish().rim().isPresent();
     }
 
     private static Layer layer(Sheet sheet, Panel panel, int at) {

@@ -2,13 +2,16 @@ package plainlantern.sheet;
 
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Typed;
 
 /**
  * A slice's own offset (mm in the panel's frame), zoom and turn (degrees, clockwise) against its vista; turned and zoomed about the
  * panel's middle, then moved.
+ *
+ * @param loosened whether chance made it, not a hand
  */
-public record Nudge(double dx, double dy, double zoom, double turn) {
-    public static final Nudge NONE = new Nudge(0, 0, 1, 0);
+public record Nudge(double dx, double dy, double zoom, double turn, @Typed.Switch boolean loosened) {
+    public static final Nudge NONE = new Nudge(0, 0, 1, 0, false);
 
     public Nudge {
         BadInput.unless(zoom > 0 && Double.isFinite(zoom) && Double.isFinite(dx) && Double.isFinite(dy) && Double.isFinite(turn), "zoom", "A nudge needs a zoom above zero.");
@@ -19,8 +22,13 @@ public record Nudge(double dx, double dy, double zoom, double turn) {
         return Affine.move(dx, dy).after(Affine.turn(turn)).after(Affine.scale(zoom, zoom));
     }
 
+    /** The same made by chance, or by hand. */
+    public Nudge as(boolean newLoosened) {
+        return new Nudge(dx, dy, zoom, turn, newLoosened);
+    }
+
     /** The nudge that a similarity without a mirroring is. */
     public static Nudge of(Affine map) {
-        return new Nudge(map.e(), map.f(), map.xScale(), Math.toDegrees(Math.atan2(map.b(), map.a())));
+        return new Nudge(map.e(), map.f(), map.xScale(), Math.toDegrees(Math.atan2(map.b(), map.a())), false);
     }
 }

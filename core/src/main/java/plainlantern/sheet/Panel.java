@@ -52,16 +52,29 @@ public record Panel(String id, String name, @Typed.Switch boolean locked, @Typed
         return ownPath().mapped(seat.toSheet());
     }
 
-    /** The upright box around the form on the sheet. */
+    /** The upright box around it on the sheet. Of what stands level it is the seat's own, which corners that are rounded may not reach: place and size are told of one box. */
     public Box boundsOnSheet() {
-        return pathOnSheet().bounds();
+        boolean level = seat.turn() % 90 == 0 && !(outline instanceof Straight);
+        if (!level) return pathOnSheet().bounds();
+        boolean upright = seat.turn() % 180 == 0;
+        return Box.around(seat.centre(), upright ? seat.width() : seat.height(), upright ? seat.height() : seat.width());
     }
 
     /** The layer that edits of its picture mean: {@code wanted} where that is a picture, else the frontmost that is one; -1 where none is. */
     public int acting(int wanted) {
-        if (wanted >= 0 && wanted < content.size() && content.get(wanted).pictured()) return wanted;
-        for (int i = content.size() - 1; i >= 0; i--) if (content.get(i).pictured()) return i;
+        if (wanted >= 0 && wanted < content.size() && seen(wanted)) return wanted;
+        for (int i = content.size() - 1; i >= 0; i--) if (seen(i)) return i;
         return -1;
+    }
+
+    /** Whether the layer there is a picture that is switched on. */
+    private boolean seen(int layer) {
+        return content.get(layer).pictured() && !content.get(layer).look().off();
+    }
+
+    /** What it shows: all layers but those that are switched off, from back to front. */
+    public List<Content> shown() {
+        return content.stream().filter(layer -> !layer.look().off()).toList();
     }
 
     /** The frontmost picture that the panel shows, if it is one of its own. */

@@ -1,6 +1,8 @@
 package plainlantern.sheet;
 
 import com.fasterxml.jackson.annotation.JsonCreator;
+import java.util.Collection;
+import java.util.List;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Choice;
 
@@ -20,6 +22,13 @@ public enum Role implements Choice {
     static Role of(Object told) {
         if (told instanceof Boolean floating) return floating ? FLOAT : PANEL;
         return Choice.called(String.valueOf(told), values()).orElseThrow(() -> new BadInput("panels", "“" + told + "” is nothing that lies on a sheet."));
+    }
+
+    /** "4 rules", "1 panel"; "3 elements" where they are of several kinds. */
+    public static String counted(Collection<Panel> elements) {
+        List<Role> roles = elements.stream().map(Panel::role).distinct().toList();
+        String what = roles.size() == 1 ? roles.get(0).label() : roles.isEmpty() ? "panel" : "element";
+        return elements.size() + " " + what + (elements.size() == 1 ? "" : "s");
     }
 
     /** Whether pictures are put into it from the shelf. */

@@ -29,6 +29,11 @@ public record Shadow(double distance, double direction, double blur, double spre
         BadInput.unless(opacity >= 0 && opacity <= 1, "opacity", "Opacity goes from 0 to 100 %.");
     }
 
+    /** The same with its lengths as that sheet sets lengths that nobody typed. */
+    public Shadow on(Sheet sheet) {
+        return new Shadow(sheet.even(distance), direction, sheet.even(blur), spread == 0 ? 0 : sheet.even(spread), colour, opacity);
+    }
+
     /** How far it lies from what casts it, mm. */
     public Point offset() {
         double angle = Math.toRadians(direction);

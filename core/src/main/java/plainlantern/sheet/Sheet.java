@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -63,10 +64,10 @@ public record Sheet(String name, Unit unit, double width, double height, double 
         }
     }
 
-    /** An empty white sheet with 3 mm bleed (common practice) and margins of a twentieth of the shorter side. */
+    /** An empty white sheet with 3 mm or an eighth of an inch of bleed (common practice) and margins of a twentieth of the shorter side, rounded to its unit. */
     public static Sheet empty(String name, Unit unit, double width, double height, double ppi) {
-        double bleed = unit == Unit.PX ? 0 : 3;
-        double margin = Math.rint(Math.min(width, height) / 20);
+        double bleed = unit == Unit.PX ? 0 : unit == Unit.IN ? Unit.MM_PER_INCH / 8 : 3;
+        double margin = unit == Unit.PX || unit == Unit.IN ? even(Math.min(width, height) / 20, unit, ppi) : Math.rint(Math.min(width, height) / 20);
         return new Sheet(name, unit, width, height, ppi, bleed, Margins.all(margin > 0 ? margin : 0), new Paper.Plain(Colour.WHITE),
                 List.of(), List.of(), 0, List.of(), Guides.FIRST, List.of(), Styles.NONE, Limits.FIRST);
     }
@@ -88,6 +89,12 @@ public record Sheet(String name, Unit unit, double width, double height, double 
         if (found.size() < wanted.size()) throw new Gone("One of those panels is no longer on the sheet.");
         BadInput.unless(!found.isEmpty(), "panels", "Select a panel first.");
         return found;
+    }
+
+    /** Those of the panels that are there, in the order in which they were chosen. */
+    public List<Panel> chosen(Collection<String> ids) {
+        Map<String, Panel> byId = panels().stream().collect(Collectors.toMap(Panel::id, p -> p));
+        return ids.stream().distinct().filter(byId::containsKey).map(byId::get).toList();
     }
 
     /** Those of the panels that pictures are put into; throws {@link BadInput} where all are captions and rules. */
@@ -151,6 +158,21 @@ public record Sheet(String name, Unit unit, double width, double height, double 
     /** A length as people read it: "12.40 mm", in the sheet's unit. */
     public String length(double mm) {
         return unit.show(mm, ppi) + " " + unit.symbol();
+    }
+
+    /** A length that nobody typed as it is set on this sheet: whole pixels in pixels, one at least; sixteenths of an inch in inches, or hundredths where it is less than one; else as it is. */
+    public double even(double mm) {
+        return even(mm, unit, ppi);
+    }
+
+    private static double even(double mm, Unit unit, double ppi) {
+        if (mm == 0) return 0;
+        double value = mm / unit.inMm(ppi);
+        return switch (unit) {
+            case PX -> Math.max(1, Math.rint(value)) * unit.inMm(ppi);
+            case IN -> (value < 1 / 16.0 ? Math.max(1, Math.rint(value * 100)) / 100 : Math.rint(value * 16) / 16) * unit.inMm(ppi);
+            default -> mm;
+        };
     }
 
     /** The trim box. */

@@ -72,7 +72,7 @@ class RenderCommandTest {
         Ended unknown = run("card.zip", "--out", "a.png", "--colour");
         assertThat(unknown.code()).isEqualTo(2);
         assertThat(unknown.said()).startsWith("--colour is not known here.").contains("Usage");
-        assertThat(run("card.zip", "--out", "a.png", "--extent", "half").said()).contains("sheet, selection, forms, boxes");
+        assertThat(run("card.zip", "--out", "a.png", "--extent", "half").said()).contains("sheet, selection, forms, turned, boxes");
         assertThat(run("card.zip", "--out", "a.png", "--extent", "forms").said()).contains("no panel here");
         assertThat(folder.resolve("a.png")).doesNotExist();
     }

@@ -174,6 +174,9 @@ class FillingTest {
         // 3:2 into 2:3: (2/3)/(3/2) = 4/9 is seen; 200 mm across it is 133.33 mm high.
         assertThat(filling.says(upright, filling.apply(upright))).contains("56 % of the picture is cut away").contains("whole picture fits better").contains("166.67 mm");
         assertThat(whole.says(upright, whole.apply(upright))).contains("Nothing is cut away").contains("166.67 mm stay free above and below");
+        // Two gaps of 10 mm across 200 by 133.33: 1 - (190 * 123.33) / (200 * 133.33).
+        SplitPicture gaps = (SplitPicture) EditReader.read(String.format(split, true).replace("'gapAcross':0,'gapDown':0", "'gapAcross':10,'gapDown':10").replace('\'', '"'), upright);
+        assertThat(gaps.says(upright, gaps.apply(upright))).doesNotContain("Nothing is cut away").contains("The gaps hide 12 % of it.");
     }
 
     /** A panel comes around a picture; a vista lies behind the sheet in register; a nudge is given to others. */
@@ -191,5 +194,14 @@ class FillingTest {
         Sheet nudged = after(vista, "{'kind':'zoom-picture','panels':['p1'],'zoom':150,'whole':true}", "{'kind':'move-picture','panels':['p1'],'dx':2,'dy':1}", "{'kind':'copy-nudge','from':'p1','panels':['p2']}");
         assertThat(nudged.panel("p2").slice().orElseThrow().nudge()).isEqualTo(nudged.panel("p1").slice().orElseThrow().nudge());
         assertThat(nudged.panel("p2").slice().orElseThrow().nudge().dx()).isCloseTo(2, within(1e-9));
+    }
+
+    /** A texture covers the sheet and its bleed, and is locked where that is asked for. */
+    @Test
+    void aTextureLiesOverTheSheet() {
+        Sheet over = after(two(), "{'kind':'frame-picture','picture':'" + DAWN.id() + "','over':true,'locked':true}");
+        assertThat(over.panel("p3").boundsOnSheet()).isEqualTo(two().bounds().grown(two().bleed()));
+        assertThat(over.panel("p3").locked()).isTrue();
+        assertThat(PanelState.coverage(over, over.panel("p3")).orElseThrow().covered()).isTrue();
     }
 }

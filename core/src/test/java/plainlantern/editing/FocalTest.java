@@ -7,6 +7,7 @@ import static plainlantern.Sheets.DAWN;
 import static plainlantern.Sheets.after;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import plainlantern.Chance;
 import plainlantern.Tried;
@@ -61,7 +62,7 @@ class FocalTest {
         FocalPlace place = chance.of(FocalPlace.values());
         Sheet free = after(sheet(x, y), "{'kind':'hold-covered','panels':['p1'],'held':false}");
         Point was = focal(free);
-        Sheet brought = new PlaceFocal(List.of("p1"), place, false, Typed.FRONTMOST).apply(free);
+        Sheet brought = new PlaceFocal(List.of("p1"), place, false, Typed.FRONTMOST, false).apply(free);
         Point is = focal(brought);
         double[] shares = place == FocalPlace.CENTRE ? new double[] {0.5} : place == FocalPlace.THIRDS ? new double[] {1 / 3.0, 2 / 3.0} : new double[] {1 / 6.0, 0.5, 5 / 6.0};
         Box box = free.panel("p1").ownPath().bounds();
@@ -86,5 +87,24 @@ class FocalTest {
         assertThatThrownBy(() -> after(none, "{'kind':'place-focal','panels':['p1'],'to':'centre'}")).isInstanceOf(BadInput.class).hasMessageContaining("press f");
         assertThatThrownBy(() -> after(sheet, "{'kind':'set-focal','picture':'" + DAWN.id() + "','x':1.2,'y':0}")).isInstanceOf(BadInput.class);
         assertThat(after(none, "{'kind':'fill','panels':['p1'],'picture':'" + DAWN.id() + "'}").panel("p1").picture().orElseThrow().fit()).isEqualTo(Fit.COVER);
+    }
+
+    /** Held, it may stop short of the centre: that is said, and enlarging just so far gets there and leaves nothing bare. */
+    @Test
+    void itSaysThatItStopsShortAndEnlargesOnRequest() {
+        Sheet sheet = sheet(0.1, 0.5);
+        PlaceFocal centre = new PlaceFocal(List.of("p1"), FocalPlace.CENTRE, false, Typed.FRONTMOST, false);
+        Sheet stopped = centre.apply(sheet);
+        double short0 = focal(stopped).distance(Point.ORIGIN);
+        Remark remark = centre.remark(sheet, stopped).orElseThrow();
+        assertThat(short0).isGreaterThan(1);
+        assertThat(remark.says()).contains("stops " + sheet.length(short0) + " short of the centre");
+        Sheet there = remark.offer().orElseThrow().edit().apply(stopped);
+        assertThat(focal(there).distance(Point.ORIGIN)).isLessThan(1e-6);
+        Coverage coverage = Coverage.of(Sitting.of(there.panel("p1"), DAWN), there.panel("p1").picture().orElseThrow().placement());
+        assertThat(coverage.covered()).isTrue();
+        assertThat(Math.min(coverage.left(), coverage.right())).as("no farther than needed").isLessThan(1e-3);
+        CentrePicture far = new CentrePicture(List.of("p1"), OptionalDouble.of(500), OptionalDouble.empty(), false, Typed.FRONTMOST);
+        assertThat(far.remark(sheet, far.apply(sheet)).orElseThrow().says()).startsWith("It stops at ").contains("Stay covered");
     }
 }

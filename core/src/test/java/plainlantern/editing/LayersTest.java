@@ -153,4 +153,15 @@ class LayersTest {
         Setting.Block block = Setting.block(style, text, OptionalDouble.empty());
         return Setting.of(style, block, block.width());
     }
+
+    /** A layer that is switched off is kept and not painted, and what is behind it is meant by edits; switched on again all is as before. */
+    @Test
+    void layersAreSwitchedOff() {
+        Sheet off = after(sheet(), "{'kind':'set-look','panels':['p1'],'layer':1,'off':true}");
+        assertThat(Scene.item(off, off.panel("p1")).layers()).extracting(Scene.Layer::at).containsExactly(0, 2, 3);
+        assertThat(off.panel("p1").acting(-1)).isZero();
+        assertThat(after(off, "{'kind':'set-look','panels':['p1'],'layer':1,'off':false}")).isEqualTo(sheet());
+        Sheet none = after(off, "{'kind':'set-look','panels':['p1'],'layer':0,'off':true}", "{'kind':'set-look','panels':['p1'],'layer':2,'off':true}", "{'kind':'set-look','panels':['p1'],'layer':3,'off':true}");
+        assertThat(PanelState.of(none, none.panel("p1"))).isEqualTo(PanelState.EMPTY);
+    }
 }

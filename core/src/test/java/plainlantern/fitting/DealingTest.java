@@ -7,6 +7,11 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import org.jgrapht.graph.SimpleWeightedGraph;
+import org.jgrapht.graph.DefaultWeightedEdge;
+import org.jgrapht.alg.matching.KuhnMunkresMinimalWeightBipartitePerfectMatching;
+import java.util.stream.Collectors;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.stream.DoubleStream;
@@ -111,10 +116,40 @@ class DealingTest {
         assertThatThrownBy(() -> Sheets.after(two.withShelf(List.of()), "{'kind':'deal','to':'all'}")).isInstanceOf(BadInput.class).hasMessageContaining("shelf first");
     }
 
-    /** Forty panels and two hundred pictures; how long it takes is measured in bench. */
+    /** Evenly, sixteen panels use all of twelve pictures, none three times, and no two of the same stand side by side. */
+    @Test
+    void evenlyUsesAllAndKeepsTwinsApart() {
+        Sheet wall = Sheets.after(new ShelvePictures(pictures(new Random(5), 12)).apply(Sheet.empty("Wall", Unit.MM, 400, 300, 300)),
+                "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':4,'columns':4,'gapAcross':4,'gapDown':4}}", "{'kind':'deal','to':'all','use':'evenly'}");
+        Map<String, List<Panel>> used = wall.panels().stream().collect(Collectors.groupingBy(p -> p.picture().orElseThrow().picture()));
+        assertThat(used).hasSize(12);
+        for (List<Panel> same : used.values()) {
+            assertThat(same).hasSizeLessThanOrEqualTo(2);
+            if (same.size() == 2) assertThat(Neighbours.beside(same.get(0).boundsOnSheet(), same.get(1).boundsOnSheet())).isFalse();
+        }
+    }
+
+    /** The assignment costs as little as that of another library (JGraphT, Kuhn and Munkres), for middling numbers. */
+    @Test
+    void theAssignmentIsAsGoodAsAnotherLibrarys() {
+        Random random = new Random(11);
+        for (int n : new int[] {1, 7, 40}) {
+            double[][] cost = new double[n][n];
+            var graph = new SimpleWeightedGraph<Integer, DefaultWeightedEdge>(DefaultWeightedEdge.class);
+            for (int i = 0; i < 2 * n; i++) graph.addVertex(i);
+            for (int i = 0; i < n; i++) for (int j = 0; j < n; j++) graph.setEdgeWeight(graph.addEdge(i, n + j), cost[i][j] = random.nextDouble());
+            double theirs = new KuhnMunkresMinimalWeightBipartitePerfectMatching<>(graph, IntStream.range(0, n).boxed().collect(Collectors.toSet()),
+                    IntStream.range(n, 2 * n).boxed().collect(Collectors.toSet())).getMatching().getWeight();
+            int[] chosen = Assignment.least(cost);
+            assertThat(IntStream.range(0, n).mapToDouble(i -> cost[i][chosen[i]]).sum()).isCloseTo(theirs, within(1e-9));
+            assertThat(IntStream.of(chosen).distinct().count()).isEqualTo(n);
+        }
+    }
+
+    /** Forty panels and two thousand pictures; how long it takes is measured in bench. */
     @Test
     void manyAreDealt() {
         Random random = new Random(9);
-        assertThat(Dealing.deal(panels(random, 40), pictures(random, 200), 300, false, Use.ONCE)).hasSize(40);
+        assertThat(Dealing.deal(panels(random, 40), pictures(random, 2000), 300, false, Use.ONCE)).hasSize(40);
     }
 }

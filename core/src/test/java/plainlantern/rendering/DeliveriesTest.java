@@ -1,6 +1,7 @@
 package plainlantern.rendering;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 import static plainlantern.Sheets.after;
@@ -16,6 +17,10 @@ import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.OptionalDouble;
+import plainlantern.lettering.Typeface;
+import plainlantern.lettering.Setting;
+import plainlantern.lettering.LetterStyle;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.zip.ZipEntry;
@@ -121,9 +126,10 @@ class DeliveriesTest {
         }
         int before = asked.getAndSet(0);
         assertThat(estimate.bytes(Delivery.of(Format.JPEG, 254).withQuality(30, Chroma.HALF, 0), pages, heard)).isLessThan(estimate.bytes(Delivery.of(Format.JPEG, 254), pages, heard));
-        estimate.bytes(Delivery.of(Format.OPENRASTER, 254), pages, heard);
         assertThat(before).isPositive();
         assertThat(asked).hasValue(0);
+        Delivery layers = Delivery.of(Format.OPENRASTER, 254);
+        assertThat((double) estimate.bytes(layers, pages, heard) / layers.file(pages.get(0), SOURCE).length).as("layers").isBetween(0.67, 1.5);
         estimate.bytes(Delivery.of(Format.PNG, 200), pages, heard);
         assertThat(asked).hasPositiveValue();
     }
@@ -274,7 +280,7 @@ class DeliveriesTest {
         }
         Files.write(folder.toPath().resolve("card.png"), delivered(sheet(), Format.PNG, true));
         Painted.run(folder, "pngcheck", "-q", "card.png");
-        assertThatThrownBy(() -> Delivery.of(Format.WEBP, 4800).file(Page.of(Scene.of(sheet())), SOURCE)).isInstanceOf(BadInput.class).hasMessageContaining("16383");
+        assertThatThrownBy(() -> Delivery.of(Format.WEBP, 4800).file(Page.of(Scene.of(sheet())), SOURCE)).isInstanceOf(BadInput.class).hasMessageContaining("16,383");
     }
 
     private static Map<String, byte[]> entries(byte[] archive) throws Exception {
@@ -308,13 +314,18 @@ class DeliveriesTest {
         }
         assertThat(Painted.difference(together, whole)).isLessThan(0.05);
         Sheet dressed = after(sheet, "{'kind':'set-outline','panels':['p1'],'outline':{'kind':'ellipse'}}", "{'kind':'set-finish','panels':['p1'],'width':2,'side':'outside'}", "{'kind':'turn-panels','panels':['p1'],'by':35}");
-        Map<String, byte[]> forms = entries(apart(dressed, Extent.FORMS, "a/b {panel}", List.of("p1")));
-        assertThat(forms.keySet()).containsExactly("a-b Panel 1.png");
+        Map<String, byte[]> forms = entries(apart(dressed, Extent.FORMS, "a/b {panel}", List.of()));
+        assertThat(forms.keySet()).hasSize(3);
         BufferedImage form = read(forms.get("a-b Panel 1.png"));
         assertThat(List.of(form.getWidth(), form.getHeight())).containsExactly(240, 440);
         assertThat(form.getRGB(5, 5) >>> 24).isZero();
         assertThat(form.getRGB(10, 220)).isEqualTo(0xFFFFFFFF);
         assertThat(form.getRGB(120, 220) >>> 24).isEqualTo(255);
+        // One alone is a file, and may keep its turn: an ellipse of semi-axes a and b turned by t reaches sqrt(a²cos²t + b²sin²t) to each side.
+        BufferedImage turned = read(apart(dressed, Extent.TURNED, "{panel}", List.of("p1")));
+        double across = 2 * Math.hypot(120 * Math.cos(Math.toRadians(35)), 220 * Math.sin(Math.toRadians(35)));
+        assertThat((double) turned.getWidth()).isCloseTo(across, within(12.0));
+        assertThat(turned.getWidth()).isGreaterThan(form.getWidth() + 60);
         assertThatThrownBy(() -> Pages.of(sheet, Extent.SELECTION, List.of(), false)).isInstanceOf(BadInput.class).hasMessageContaining("Nothing is selected");
         Page selection = Pages.of(sheet, Extent.SELECTION, List.of("p2", "p3"), false).get(0);
         BufferedImage part = read(Delivery.of(Format.PNG, 254).withPaper(false).file(selection, SOURCE));
@@ -341,5 +352,31 @@ class DeliveriesTest {
         assertThat(Painted.difference(ImageIO.read(new File(folder, "theirs.png")), read(delivered(sheet(), Format.PNG, true)))).isLessThan(1.5);
         String live = new String(Delivery.of(Format.SVG, 254).withWords(true, false).file(page, SOURCE), StandardCharsets.UTF_8);
         assertThat(live).contains(">High water</text>", "@font-face{font-family:'Hanken Grotesk'");
+    }
+
+    /** Tabs and spaces that a typeface lacks only leave room, as wide as Unicode has them: every format is made, and the words can be read out of the PDF. */
+    @Test
+    void oddSpacesLeaveRoom(@TempDir File folder) throws Exception {
+        Sheet words = after(Sheet.empty("Spaces", Unit.MM, 90, 30, 254), "{'kind':'add-caption','text':'Low\\ttide\u2003at\u2009two\u200Bpm'}", "{'kind':'seat-panels','panels':['p1'],'left':5,'top':5,'width':80}");
+        byte[] png = delivered(words, Format.PNG, true);
+        for (Format format : Format.values()) assertThat(delivered(words, format, true)).as(format.name()).isNotEmpty();
+        byte[] pdf = Delivery.of(Format.PDF, 254).file(Page.of(Scene.of(words)), SOURCE);
+        try (PDDocument read = Loader.loadPDF(pdf)) {
+            assertThat(new PDFTextStripper().getText(read)).containsSubsequence("Low", "tide", "at", "two", "pm");
+        }
+        Files.write(folder.toPath().resolve("words.svg"), delivered(words, Format.SVG, true));
+        Painted.run(folder, "rsvg-convert", "-w", "900", "-h", "300", "-o", "theirs.png", "words.svg");
+        assertThat(Painted.difference(ImageIO.read(new File(folder, "theirs.png")), read(png))).isLessThan(0.5);
+        LetterStyle style = LetterStyle.of(Typeface.HANKEN_GROTESK, 10, Setting.Side.LEFT);
+        double em = Setting.block(style, "a\u2003b", OptionalDouble.empty()).width() - Setting.block(style, "ab", OptionalDouble.empty()).width();
+        assertThat(em).isCloseTo(10, within(1e-6));
+    }
+
+    /** What a format cannot hold is said before work: libjpeg's own bound is 65,500 pixels a side. */
+    @Test
+    void aJpegHasABound() {
+        Page wide = Page.of(Scene.of(Sheet.empty("Frieze", Unit.MM, 5000, 20, 300)));
+        assertThatThrownBy(() -> Delivery.of(Format.JPEG, 400).check(List.of(wide))).isInstanceOf(BadInput.class).hasMessageContaining("65,500").hasMessageContaining("78,740");
+        assertThatCode(() -> Delivery.of(Format.PNG, 400).check(List.of(wide))).doesNotThrowAnyException();
     }
 }

@@ -1,5 +1,5 @@
 // Arrange: what a press on the board means, and the bench's buttons that act on several panels.
-import { sheet, select, ids, panel, mates } from "./sheet.js";
+import { sheet, select, letGo, ids, panel, mates } from "./sheet.js";
 import { toSheet } from "./view.js";
 import { edit } from "./server.js";
 import { onBench, clearProblems } from "./bench-parts.js";
@@ -21,11 +21,12 @@ export function press(event, at) {
   const { dataset } = event.target;
   if (event.target.id === "ruler-top") return dragGuide(false);
   if (event.target.id === "ruler-left") return dragGuide(true);
+  // A tool that is held has every press on the board, whatever lies there.
+  if (tool.press) return tool.press(event, at);
   if (dataset?.handle === "turn") return turn(at);
   if (dataset?.handle) return resize(dataset.handle, at);
   if (dataset?.pull) return pull(dataset.pull, at);
   if (dataset?.corner) return corner(Number(dataset.corner), at);
-  if (tool.press) return tool.press(event, at);
   const found = seamAt(at);
   if (found && !event.shiftKey) {
     extra();
@@ -36,13 +37,31 @@ export function press(event, at) {
     const guide = guideAt(at);
     return guide === null ? marquee(event, at) : dragGuide(upright(guide), guide);
   }
-  if (event.ctrlKey || event.metaKey) return move(at, () => select(mates(below(event, id))), false);
+  if (event.ctrlKey || event.metaKey) return apart(event, at, id);
   const was = sheet.selected.includes(id);
   const chosen = event.detail === 2 ? [id] : mates(id);
   if (event.shiftKey) select(was ? sheet.selected.filter((other) => !chosen.includes(other)) : [...sheet.selected, ...chosen], id);
   else if (!was) select(chosen, id);
   else sheet.key = id;
   return sheet.selected.includes(id) ? move(at, () => !event.shiftKey && was && select(chosen, id), event.altKey) : null;
+}
+
+/** With Ctrl a click selects what lies beneath, and a drag moves the panel that was pressed, free of snapping. */
+function apart(event, at, id) {
+  const clicked = () => select(mates(below(event, id)));
+  if (sheet.selected.includes(id)) return move(at, clicked, false, true);
+  let going = null;
+  return {
+    move(now, place) {
+      if (!going) {
+        select(mates(id), id);
+        going = move(at, clicked, false, true);
+      }
+      going.move(now, place);
+    },
+    end: (moved) => (going ? going.end(moved) : clicked()),
+    cancel: () => going?.cancel(),
+  };
 }
 
 const upright = (index) => (sheet.guides.filter((line) => line.why === "guide")[index].axis === "across");
@@ -62,7 +81,7 @@ export function hover(event, at) {
 
 function marquee(event, start) {
   const kept = event.shiftKey ? [...sheet.selected] : [];
-  if (!kept.length) select([]);
+  letGo(event);
   const a = toSheet(start);
   return {
     move(_, at) {

@@ -1,4 +1,6 @@
 // Drawing the bench: its parts come from the server; problems are shown at their fields.
+import { sheet } from "./sheet.js";
+
 const bench = document.getElementById("bench");
 const arrivals = [];
 
@@ -80,11 +82,15 @@ function remember(part) {
   for (const place of part.querySelectorAll("[data-keep]")) {
     const { keep: key } = place.dataset;
     const radios = place.querySelectorAll("[type=radio]");
-    if (kept.has(key) && !radios.length) place.value = kept.get(key);
+    if (place.type === "checkbox") place.checked = kept.has(key) ? kept.get(key) : place.checked;
+    else if (kept.has(key) && !radios.length) place.value = kept.get(key);
     for (const radio of radios) if (radio.value === kept.get(key)) radio.checked = true;
-    place.addEventListener("change", (event) => keep(key, event.target.value));
+    place.addEventListener("change", ({ target }) => keep(key, target.type === "checkbox" ? target.checked : "length" in place.dataset ? measured(target.value) : target.value));
   }
 }
+
+/** A length that was typed as it is meant, on a sheet in another unit, too. */
+const measured = (text) => (/^\s*[-+−]?[\d.,]+\s*$/.test(text) ? `${text.trim()} ${sheet.unit}` : text);
 
 /** Draws what differs and returns that. */
 function exchange(now, next) {

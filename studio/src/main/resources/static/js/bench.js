@@ -6,12 +6,12 @@ import { aim, subject } from "./lit.js";
 
 const bench = document.getElementById("bench");
 
-/** Opens a stage; unless told not to, the browser's Back leads to the one before. */
-export function openStage(stage, remember = true) {
+/** Opens a stage. It is no page of its own: Back leads to where the sheet was opened from. */
+export function openStage(stage) {
   if (stage === sheet.stage) return;
   sheet.stage = stage;
   document.body.dataset.stage = stage;
-  if (remember) history.pushState({ stage }, "", `?stage=${stage}`);
+  history.replaceState(null, "", `?stage=${stage}`);
   bench.scrollTop = 0;
   changed("stage");
   fetchBench();
@@ -25,6 +25,12 @@ export function step(by) {
   select([all[at < 0 ? (by > 0 ? 0 : all.length - 1) : (at + by + all.length) % all.length]]);
 }
 
+/** How a typed size is meant: what stays put, whether proportions stay, whether pictures do. */
+function seating() {
+  const [anchorX, anchorY] = (bench.querySelector("[name=anchor]:checked")?.value || "-1 -1").split(" ").map(Number);
+  return { anchorX, anchorY, alike: bench.querySelector("#alike-sides")?.checked || false, still: bench.querySelector("#still")?.checked || false };
+}
+
 const PICTURE = ["move-picture", "centre-picture", "zoom-picture", "turn-picture", "mirror-picture", "cover-again", "hold-covered", "place-focal"];
 
 function target(name) {
@@ -33,6 +39,7 @@ function target(name) {
   if (name === "carry" && sheet.whole) return { panels: [...new Set(sheet.selected.flatMap((id) => subject(id).members))] };
   if (name === "set-look") return { panels: sheet.selected, layer: Number(bench.querySelector(".layers .on .layer").dataset.layer) };
   if (PICTURE.includes(name)) return { panels: sheet.selected, ...aim() };
+  if (name === "seat-panels") return { panels: sheet.selected, ...seating() };
   return name === "rename" ? { panel: sheet.selected[0] } : { panels: sheet.selected };
 }
 
@@ -42,7 +49,7 @@ bench.addEventListener("click", (event) => {
   const button = event.target.closest("button[data-edit]");
   if (!button) return;
   const args = JSON.parse(button.dataset.args || "{}");
-  edit({ kind: button.dataset.edit, ...(["add-panel", "add-caption"].includes(button.dataset.edit) ? {} : target(button.dataset.edit)), ...args }, button);
+  edit({ kind: button.dataset.edit, ...(button.dataset.edit === "add-caption" ? {} : target(button.dataset.edit)), ...args }, button);
 });
 
 bench.addEventListener("change", (event) => {
@@ -82,5 +89,3 @@ function radii(field) {
   clearProblems(group);
   edit({ kind: "set-outline", panels: sheet.selected, outline }, field);
 }
-
-window.addEventListener("popstate", () => openStage(new URLSearchParams(location.search).get("stage") || "arrange", false));

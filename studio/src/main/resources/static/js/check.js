@@ -66,7 +66,8 @@ function count() {
   const { faults, warnings } = counted;
   place.textContent = faults + warnings || "";
   place.classList.toggle("grave", faults > 0);
-  place.title = faults || warnings ? `${faults} faults, ${warnings} warnings` : "";
+  const count = (n, what) => `${n} ${what}${n === 1 ? "" : "s"}`;
+  place.title = faults || warnings ? `${count(faults, "fault")}, ${count(warnings, "warning")}` : "";
 }
 
 async function learn() {

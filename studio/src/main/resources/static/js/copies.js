@@ -1,6 +1,7 @@
 // Copies: panels travel between sheets through the browser's own store.
 import { sheet, ids, panel } from "./sheet.js";
-import { ask, edit, paste as pasted } from "./server.js";
+import { askForm, edit, paste as pasted } from "./server.js";
+import { even } from "./view.js";
 import { say } from "./notes.js";
 
 const STORE = "lantern.copied";
@@ -8,7 +9,7 @@ const STORE = "lantern.copied";
 export async function copy() {
   if (!sheet.selected.length) return;
   try {
-    const { panels, pictures } = await ask(`/sheets/${sheet.id}/copy?${new URLSearchParams({ panels: sheet.selected })}`);
+    const { panels, pictures } = await askForm(`/sheets/${sheet.id}/copy`, { panels: sheet.selected });
     localStorage.setItem(STORE, JSON.stringify({ from: sheet.id, times: 0, panels, pictures }));
     say(panels.length === 1 ? `Copied ${panels[0].name}.` : `Copied ${panels.length} panels.`);
   } catch (problem) {
@@ -21,7 +22,7 @@ export async function paste() {
   const text = localStorage.getItem(STORE);
   if (!text) return say("Nothing was copied yet.");
   const { from, times, panels, pictures } = JSON.parse(text);
-  const aside = from === sheet.id ? Math.min(sheet.width, sheet.height) / 40 * (times + 1) : 0;
+  const aside = from === sheet.id ? even(Math.min(sheet.width, sheet.height) / 40) * (times + 1) : 0;
   if (await pasted({ kind: "paste", panels, pictures, dx: aside, dy: aside })) {
     localStorage.setItem(STORE, JSON.stringify({ from, times: times + 1, panels, pictures }));
   }

@@ -1,5 +1,5 @@
 // Dealing pictures to panels: looked at on the board first, then made or left.
-import { sheet, panel, remember, draw, watch } from "./sheet.js";
+import { sheet, panel, remember, drawPreview, watch } from "./sheet.js";
 import { edit, preview } from "./server.js";
 import { onBench, problemAt, clearProblems } from "./bench-parts.js";
 import { extra, redraw } from "./marks.js";
@@ -23,7 +23,7 @@ async function look() {
   try {
     const { changed, deal } = await preview(what);
     shown = { what, back: remember(changed.map(({ id }) => id)) };
-    for (const part of changed) draw(part.id, part.board);
+    for (const part of changed) drawPreview(part.id, part.board);
     redraw();
     extra(...deal.rows.map(loss));
     say(deal);

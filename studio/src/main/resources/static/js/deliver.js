@@ -1,7 +1,7 @@
-// Deliver: what is handed over and how, its size before it is made, and what became of it.
+// Hand over: what is made and how, its size before it is made, and what became of it.
 import { sheet, pick, watch } from "./sheet.js";
 import { onBench, clearProblems, problemAt } from "./bench-parts.js";
-import { ask, latest } from "./server.js";
+import { ask, askForm, latest } from "./server.js";
 import { redraw } from "./marks.js";
 import { say } from "./notes.js";
 
@@ -9,6 +9,8 @@ const POLL = 500;
 /** Until a server that does not answer is asked again. */
 const LOST = 5000;
 const PAUSE = 250;
+/** An estimate paints a little first. */
+const LONG = 120_000;
 const place = (path) => `/sheets/${sheet.id}/${path}`;
 const by = (id) => document.getElementById(id);
 const mine = new Set();
@@ -49,11 +51,13 @@ function arrange(form) {
     part.hidden = Boolean(only && !only.split(" ").includes(format) || where && !where.split(" ").includes(extent));
   }
   sheet.choosing = extent !== "sheet";
+  const titles = { png: "PNG", jpeg: "JPEG", pdf: "PDF", svg: "SVG", tiff: "TIFF", webp: "WebP", openraster: "layered file" };
+  by("make").textContent = `Make ${titles[format]}`;
   redraw();
 }
 
 /** About how many bytes; of the answers to several questions only the last is shown. */
-const estimates = latest(async ({ ticket, query }) => ({ ticket, ...await ask(`${place("delivery-estimate")}?${query}`) }), (about) => {
+const estimates = latest(async ({ ticket, query }) => ({ ticket, ...await askForm(place("delivery-estimate"), query, { limit: LONG }) }), (about) => {
   const at = by("estimated");
   if (at && (!about || about.ticket === asking)) at.textContent = about ? about.told : "";
 });
@@ -66,7 +70,7 @@ async function size(form) {
   clearProblems(form);
   by("estimated").textContent = "counting the bytes …";
   try {
-    const { told } = await ask(`${place("delivery-size")}?${said(form)}`);
+    const { told } = await askForm(place("delivery-size"), said(form));
     if (over()) return;
     by("delivered").textContent = told;
     estimates.want({ ticket, query: said(form) });
@@ -105,7 +109,7 @@ async function list() {
     at.innerHTML = html;
     lost = false;
   } catch (problem) {
-    if (!lost) say(`What becomes of the deliveries is not known just now. ${problem.message}`, { fault: true });
+    if (!lost) say("The list of files can't be refreshed right now. Trying again …", { fault: true });
     lost = true;
     timer = setTimeout(list, LOST);
     return;
@@ -125,6 +129,8 @@ onBench("#deliver", (form) => {
   form.addEventListener("change", ({ target }) => {
     // Words mostly stay text in a PDF and become outlines in an SVG, which other programs paint alike everywhere.
     if (target.name === "format") form.words.checked = target.value === "pdf";
+    // Parts of a sheet are mostly wanted without the paper around them.
+    if (target.name === "extent") form.paper.checked = target.value === "sheet";
     sessionStorage.setItem(memory(), JSON.stringify(Object.fromEntries(new FormData(form))));
     arrange(form);
     soon(form);

@@ -1,5 +1,5 @@
 // Dress: things are selected here and dressed from the bench. Floats, captions and rules are dragged; a shadow is dragged by its handle.
-import { sheet, select, toggled, panel, group, watch } from "./sheet.js";
+import { sheet, select, letGo, toggled, panel, group, watch } from "./sheet.js";
 import { edit, ask } from "./server.js";
 import { onBench, clearProblems } from "./bench-parts.js";
 import { view, toScreen, length } from "./view.js";
@@ -18,7 +18,7 @@ export function press(event, at) {
   const id = event.target.closest?.(".panel")?.dataset.id;
   const several = event.shiftKey || event.ctrlKey || event.metaKey;
   const was = sheet.selected.includes(id);
-  if (!id) select([]);
+  if (!id) letGo(event);
   else if (several) select(toggled(id));
   else if (!was) select([id]);
   if (!id || several) return null;

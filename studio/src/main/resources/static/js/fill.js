@@ -1,5 +1,5 @@
 // Fill: pictures go into panels, by click, by drag, one by one; what a panel shows can be swapped with another's.
-import { sheet, select, toggled, remember, panel, form, draw, watch } from "./sheet.js";
+import { sheet, select, letGo, toggled, remember, panel, form, drawPreview, watch } from "./sheet.js";
 import { edit, previewer } from "./server.js";
 import { extra } from "./marks.js";
 import { svg, union } from "./geometry.js";
@@ -8,19 +8,22 @@ import { say } from "./notes.js";
 import { bring, dropped } from "./bring.js";
 import { aspect, unlike, meant, onPicture, unmark } from "./shelf.js";
 import { copyContent, pasteContent } from "./copies.js";
+import { onBench } from "./bench-parts.js";
 
 const bench = document.getElementById("bench");
 const note = document.getElementById("drop-note");
 const hand = document.getElementById("loaded");
+/** So many of the waiting pictures are shown. */
+const SHOWN = 12;
 let carried = null;
 /** Pictures that wait to be placed, one a click. */
 let loaded = [];
 
 export function press(event) {
   const id = event.target.closest?.(".panel")?.dataset.id;
-  if (loaded.length) return id ? placeNext(id) : null;
+  if (loaded.length) return placeNext(id, toSheet(place(event)));
   if (!id) {
-    select([]);
+    letGo(event);
     return null;
   }
   const several = event.shiftKey || event.ctrlKey || event.metaKey;
@@ -58,8 +61,23 @@ function through(event, id) {
   return p.x > left && p.x < right && p.y > top && p.y < bottom;
 }
 
-/** Where a picture goes, as chosen on the bench: "each", "top" or "vista". */
-const goes = () => document.querySelector("[name=goes]:checked")?.value || "each";
+/** Where a picture goes, as chosen on the bench: "each", "same", "top" or "vista". */
+const goes = () => document.querySelector("[name=goes]")?.value || "each";
+
+const GOES = { same: "New pictures: replace in the same place", top: "New pictures: add on top", vista: "New pictures: span the selected panels" };
+const rule = document.getElementById("goes-note");
+
+/** Any other way than the usual one is said at the board while it is on. */
+function sayGoes() {
+  const says = sheet.stage === "fill" && GOES[goes()];
+  rule.hidden = !says;
+  if (says) rule.querySelector("span").textContent = says;
+}
+rule.querySelector("button").addEventListener("click", () => {
+  const field = bench.querySelector("[name=goes]");
+  field.value = "each";
+  field.dispatchEvent(new Event("change", { bubbles: true }));
+});
 
 const SHARP = { kind: "rectangle", topLeft: 0, topRight: 0, bottomRight: 0, bottomLeft: 0 };
 /** A cutout stands on the sheet as it is, without a panel. */
@@ -107,47 +125,68 @@ function putIn() {
   edit({ kind: "put-in", floats, panel: sheet.selected.find((id) => !floats.includes(id)) });
 }
 
-function placeNext(id) {
+/** Puts the next waiting picture into the panel that was pressed; on the bare sheet it gets a panel of its own shape there. */
+function placeNext(id, at) {
+  const onSheet = at.x >= 0 && at.y >= 0 && at.x <= sheet.width && at.y <= sheet.height;
+  if (!id && !onSheet) return null;
   const picture = loaded.shift();
-  edit(filling([id], picture));
+  look.off(false);
+  edit(id ? filling([id], picture) : framing(picture, at));
   showHand();
   return null;
 }
+
+/** What makes a panel of a picture at a place on the sheet; a cutout stands there without one. */
+const framing = (picture, at) => ({ kind: "frame-picture", picture, ...(cutout(picture) ? {} : { outline: SHARP }), x: at.x, y: at.y });
 
 /** Lays the waiting pictures down again; false where there are none. */
 export function unload() {
   if (!loaded.length) return false;
   loaded = [];
+  look.off();
   showHand();
   return true;
 }
 
+/** The pictures that wait stand in a strip at the board, the next one marked. */
 function showHand() {
   hand.hidden = !loaded.length;
   if (!loaded.length) return;
-  hand.querySelector("img").src = `/pictures/${loaded[0]}/small`;
-  hand.querySelector("span").textContent = loaded.length;
+  hand.querySelector("strong").textContent = loaded.length === 1 ? "Click where the last one goes" : `Click where each of ${loaded.length} goes`;
+  hand.querySelector("ol").replaceChildren(...loaded.slice(0, SHOWN).map((picture, i) => {
+    const item = document.createElement("li");
+    const image = document.createElement("img");
+    image.src = `/pictures/${picture}/small`;
+    image.alt = i ? "" : "The next one";
+    item.classList.toggle("next", i === 0);
+    item.append(image);
+    return item;
+  }));
 }
 
-document.getElementById("well").addEventListener("pointermove", (event) => {
-  if (!loaded.length) return;
-  const at = place(event);
-  hand.style.transform = `translate(${at.x + 14}px, ${at.y + 14}px)`;
-});
+hand.querySelector("button").addEventListener("click", unload);
+
+const well = document.getElementById("well");
+well.addEventListener("pointermove", (event) => loaded.length && look.at(event.target.closest?.(".panel")?.dataset.id || null, loaded[0]));
+well.addEventListener("pointerleave", () => loaded.length && look.at(null));
 watch((what) => what === "stage" && unload());
+watch((what) => what === "stage" && sayGoes());
+onBench("[name=goes]", sayGoes);
+bench.addEventListener("change", (event) => event.target.name === "goes" && sayGoes());
+
 
 /** The panel under a dragged picture shows what it would look like, until the picture moves on. */
 const look = {
   id: null, back: null, live: null,
-  at(id) {
+  at(id, picture) {
     if (id === this.id) return;
     this.off();
     if (!id) return;
     Object.assign(this, { id, back: remember([id]) });
     this.live = previewer((result) => {
-      for (const part of result?.changed || []) if (part.id === this.id) draw(part.id, part.board);
+      for (const part of result?.changed || []) if (part.id === this.id) drawPreview(part.id, part.board);
     });
-    this.live.want(filling([id], carried));
+    this.live.want(filling([id], picture));
   },
   off(restore = true) {
     this.live?.close();
@@ -181,7 +220,7 @@ function over(event) {
   const all = through(event, id);
   if (all) targets(sheet.selected);
   else target(id);
-  if (carried) look.at(all ? null : id);
+  if (carried) look.at(all ? null : id, carried);
   if (files(event)) {
     note.hidden = false;
     note.textContent = id || all ? "Drop it into the panel" : free(event) ? "Drop it to make a panel of it" : "Drop pictures to put them on the shelf";
@@ -211,7 +250,7 @@ window.addEventListener("drop", async (event) => {
   const put = (picture) => {
     if (all) vista(picture);
     else if (id) edit(filling(into, picture));
-    else if (onSheet) edit({ kind: "frame-picture", picture, ...(cutout(picture) ? {} : { outline: SHARP }), x: at.x, y: at.y });
+    else if (onSheet) edit(framing(picture, at));
   };
   if (carried) {
     look.off(false);

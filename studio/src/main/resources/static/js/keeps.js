@@ -1,8 +1,9 @@
-// Kept versions: the sheet as it is gets a name; kept ones are looked at beside it, and returned to.
+// Versions: the sheet as it is gets a name; saved ones are looked at beside it, and returned to.
 import { sheet } from "./sheet.js";
 import { ask, change } from "./server.js";
 import { clearProblems, problemAt } from "./bench-parts.js";
 import { say } from "./notes.js";
+import { tellTimes } from "./times.js";
 
 const dialog = document.getElementById("keeps");
 const list = document.getElementById("keep-list");
@@ -12,6 +13,7 @@ const address = (path = "") => `/sheets/${sheet.id}/keeps${path}`;
 
 function show(html) {
   list.innerHTML = html;
+  tellTimes(list);
   pair.hidden = true;
 }
 

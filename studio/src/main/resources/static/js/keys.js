@@ -1,7 +1,7 @@
 // The keyboard: everything a pointer can do, and the digits that open the stages.
 import { sheet, select, ids, panel } from "./sheet.js";
 import { edit, undo, redo } from "./server.js";
-import { fit, zoomBy, place } from "./view.js";
+import { fit, zoomBy, place, even } from "./view.js";
 import { openStage, step } from "./bench.js";
 import * as arrange from "./arrange.js";
 import * as settle from "./settle.js";
@@ -9,7 +9,7 @@ import * as dress from "./dress.js";
 import { held } from "./moving.js";
 import { aim } from "./lit.js";
 import { unload } from "./fill.js";
-import { anyMarked, unmark } from "./shelf.js";
+import { anyMarked, unmark, closerKey } from "./shelf.js";
 import { copy, paste, copyContent, pasteContent } from "./copies.js";
 import { knife } from "./cutting.js";
 import { release } from "./tools.js";
@@ -33,7 +33,7 @@ function distance(event) {
 
 export function duplicate() {
   if (!sheet.selected.length) return;
-  const aside = Math.min(sheet.width, sheet.height) / 40;
+  const aside = even(Math.min(sheet.width, sheet.height) / 40);
   edit({ kind: "duplicate", panels: sheet.selected, dx: aside, dy: aside });
 }
 
@@ -58,7 +58,7 @@ const group = (together) => sheet.stage === "arrange" && sheet.selected.length &
 const PLAIN = {
   ",": () => step(-1), ".": () => step(1), d: duplicate, Delete: remove, Backspace: remove, "?": help, 0: fit,
   "+": () => zoomBy(1.25), "=": () => zoomBy(1.25), "-": () => zoomBy(0.8), Escape: () => unload() || clearMarks() || closePattern() || release() || select([]), k: knife, p: () => (held.still = true),
-  "{": () => raise("bottom"), "}": () => raise("front"), g: () => group(true), G: () => group(false), a: arrange.alike,
+  l: () => sheet.stage === "fill" && closerKey(), "{": () => raise("bottom"), "}": () => raise("front"), g: () => group(true), G: () => group(false), a: arrange.alike,
   c: () => sheet.selected.some((id) => panel(id).picture) && edit({ kind: "cover-again", panels: sheet.selected, ...aim() }),
   f: () => sheet.stage === "settle" && settle.focal(pointer),
   "[": () => (sheet.stage === "arrange" ? raise("backward") : settle.zoomKey(1 / 1.1)),
@@ -74,7 +74,14 @@ window.addEventListener("keydown", (event) => {
     else undo();
     return;
   }
-  if (writing(event.target)) return;
+  if (control && event.key.toLowerCase() === "y" && !event.shiftKey && !unsent(event.target)) {
+    event.preventDefault();
+    redo();
+    return;
+  }
+  // A menu has no use for digits: they open the stages from there, too.
+  const digit = !control && !event.altKey && event.target.matches?.("select") && /^[1-9]$/.test(event.key);
+  if (writing(event.target) && !digit) return;
   if (control && event.key.toLowerCase() === "a" && (sheet.stage !== "deliver" || sheet.choosing)) {
     event.preventDefault();
     select(ids());
@@ -95,6 +102,7 @@ window.addEventListener("keydown", (event) => {
   if (control) return;
   if (event.target.matches("[type=range]") && event.key in ARROWS) return;
   const stage = document.querySelectorAll(".stage")[Number(event.key) - 1];
+  if (digit) event.preventDefault();
   if (stage) openStage(stage.dataset.stage);
   else if (event.key in ARROWS && sheet.selected.length) {
     event.preventDefault();

@@ -4,6 +4,8 @@ import { edit } from "./server.js";
 import { onBench, clearProblems } from "./bench-parts.js";
 
 onBench(".layers", (list) => list.addEventListener("click", (event) => {
+  const eye = event.target.closest("[data-switch-layer]");
+  if (eye) edit({ kind: "set-look", panels: sheet.selected, layer: Number(eye.dataset.layer), off: eye.dataset.off !== "true" });
   const row = event.target.closest(".layer");
   if (row) choose(Number(row.dataset.layer));
 }));

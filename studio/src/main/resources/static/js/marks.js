@@ -3,6 +3,7 @@ import { sheet, panel, form, group, image, watch } from "./sheet.js";
 import { subject } from "./lit.js";
 import { view, toScreen, length } from "./view.js";
 import { svg, seatMatrix, pictureMatrix, matrixText, apply, union } from "./geometry.js";
+import { place } from "./tag.js";
 
 const marks = document.getElementById("marks");
 const tag = document.getElementById("tag");
@@ -14,6 +15,10 @@ marks.append(layers.stage);
 const MANY = 12;
 /** Around a form with corners of its own, the box's handles stand so many pixels off. */
 const ASIDE = 10;
+/** A panel with a shorter side on the screen keeps its middle free for dragging: its handles stand off, too. */
+const SMALL = 60;
+/** The arc that turns lies so many pixels off its corner. */
+const ARC = 17;
 
 /** Handles of a box: name, and where they are from −1 to 1. */
 export const HANDLES = [["nw", -1, -1], ["n", 0, -1], ["ne", 1, -1], ["e", 1, 0], ["se", 1, 1], ["s", 0, 1], ["sw", -1, 1], ["w", -1, 0]];
@@ -53,6 +58,14 @@ export function redraw() {
   label(chosen);
 }
 
+/** Draws the tag anew, where a drag left it. */
+redraw.tag = () => {
+  const chosen = sheet.selected.filter((id) => group(id));
+  const { translate } = tag.style;
+  label(chosen);
+  tag.style.translate = translate;
+};
+
 /** Shifts the drawn marks by mm, while panels are dragged. */
 export function slide(by) {
   const step = `${by.x * view.scale}px ${by.y * view.scale}px`;
@@ -80,20 +93,37 @@ export function frame(chosen) {
 
 function handles(chosen) {
   const { matrix, width, height } = frame(chosen);
-  const off = chosen.length === 1 && panel(chosen[0]).corners ? ASIDE / view.scale : 0;
+  const off = aside(chosen) / view.scale;
   const at = (x, y) => toScreen(apply(matrix, x * (width / 2 + off), y * (height / 2 + off)));
   const corners = [[-1, -1], [1, -1], [1, 1], [-1, 1]].map(([x, y]) => at(x, y));
   const hull = svg("path", { class: "hull", d: `M${corners.map((p) => `${p.x} ${p.y}`).join("L")}Z` });
   const locked = chosen.every((id) => panel(id).locked);
   if (locked) return [hull];
-  const top = at(0, -1);
-  const knob = toScreen(apply(matrix, 0, -(height / 2 + off) - 24 / view.scale));
-  const seen = { x: Math.max(30, Math.min(marks.clientWidth - 12, knob.x)), y: Math.max(30, Math.min(marks.clientHeight - 12, knob.y)) };
-  return [hull, svg("path", { class: "hull", d: `M${top.x} ${top.y}L${seen.x} ${seen.y}` }), svg("circle", { class: "handle turn", "data-handle": "turn", cx: seen.x, cy: seen.y, r: 5.5 }),
+  return [hull, ...turnArc(corners, { "data-handle": "turn" }, "turn"),
     ...HANDLES.filter(([, , y]) => !y || !chosen.every((id) => panel(id).role === "rule")).map(([name, x, y]) => {
       const p = at(x, y);
       return svg("rect", { class: `handle ${name}`, "data-handle": name, x: p.x - 4.5, y: p.y - 4.5, width: 9, height: 9, rx: 2 });
     })];
+}
+
+/** So many pixels the handles of the box stand off it. */
+function aside(chosen) {
+  const { width, height } = frame(chosen);
+  if (Math.min(width, height) * view.scale < SMALL && !chosen.every((id) => panel(id).role === "rule")) return ASIDE + 2;
+  return chosen.length === 1 && panel(chosen[0]).corners ? ASIDE : 0;
+}
+
+/** A small arc outside that corner of four, in the well, by which something is turned: the first of them that is in sight. */
+function turnArc(corners, data, name) {
+  const middle = { x: (corners[0].x + corners[2].x) / 2, y: (corners[0].y + corners[2].y) / 2 };
+  const room = ARC + 8;
+  const inSight = ({ x, y }) => x > 18 + room && y > 18 + room && x < marks.clientWidth - room && y < marks.clientHeight - room;
+  const corner = [1, 2, 3, 0].map((i) => corners[i]).find(inSight);
+  const at = corner || { x: Math.max(18 + room, Math.min(marks.clientWidth - room, corners[1].x)), y: Math.max(18 + room, Math.min(marks.clientHeight - room, corners[1].y)) };
+  const heading = Math.atan2(at.y - middle.y, at.x - middle.x);
+  const on = (by) => `${at.x + ARC * Math.cos(heading + by)} ${at.y + ARC * Math.sin(heading + by)}`;
+  const d = `M${on(-0.75)}A${ARC} ${ARC} 0 0 1 ${on(0.75)}`;
+  return [svg("path", { class: `${name}-casing`, d }), svg("path", { class: `${name}-arc`, d }), svg("path", { class: `${name} arc-hold`, d, ...data })];
 }
 
 /** A shadow's handle stands so many pixels from the middle of what casts it, and farther by the shadow's own distance. */
@@ -122,22 +152,43 @@ export function castAt(which, shadow, words) {
   if (shadow) tag.lastElementChild.textContent = words;
 }
 
-/** The handles of a form's own numbers, a little inside where they would lie under those of the box, and its corners. */
+/** The handles of a form's own numbers, short notches across the edge that they change, and its corners. */
 function own(chosen) {
   const { seat, grips = [], corners = [], locked } = panel(chosen[0]);
   if (chosen.length > 1 || locked) return [];
   const matrix = seatMatrix(seat);
-  const middle = toScreen(seat.centre);
-  const pulls = grips.map(({ name, at }) => {
-    const p = toScreen(apply(matrix, at.x, at.y));
-    const long = Math.hypot(middle.x - p.x, middle.y - p.y) || 1;
-    const step = name.includes("-") ? Math.min(15, long / 2) : 0;
-    return svg("circle", { class: "pull", "data-pull": name, cx: p.x + (middle.x - p.x) / long * step, cy: p.y + (middle.y - p.y) / long * step, r: 4.5 });
-  });
-  return [...pulls, ...corners.map((c, i) => {
+  return [...grips.flatMap((grip) => notch(matrix, seat, grip)), ...corners.map((c, i) => {
     const p = toScreen(apply(matrix, c.x, c.y));
     return svg("path", { class: "corner", "data-corner": i, d: `M${p.x - 6} ${p.y}L${p.x} ${p.y - 6}L${p.x + 6} ${p.y}L${p.x} ${p.y + 6}Z` });
   })];
+}
+
+/** A notch lies across the edge, towards the form's middle; at a corner a little inside, clear of the handle of the box. */
+function notch(matrix, seat, { name, at, value }) {
+  const rounded = name.includes("-");
+  const way = rounded ? { x: Math.sign(name.includes("left") ? -1 : 1), y: Math.sign(name.includes("top") ? -1 : 1) } : { x: at.x, y: at.y };
+  const long = Math.hypot(way.x, way.y) || 1;
+  const radius = rounded ? Math.abs(way.x * seat.width / 2 - at.x) : 0;
+  // The middle of a corner's arc lies on its diagonal.
+  const edge = toScreen(apply(matrix, at.x + way.x / long * radius, at.y + way.y / long * radius));
+  const origin = toScreen(apply(matrix, 0, 0));
+  const tip = toScreen(apply(matrix, way.x / long, way.y / long));
+  const unit = Math.hypot(tip.x - origin.x, tip.y - origin.y) || 1;
+  const out = { x: (tip.x - origin.x) / unit, y: (tip.y - origin.y) / unit };
+  const room = Math.hypot(edge.x - origin.x, edge.y - origin.y);
+  const off = rounded ? Math.max(0, Math.min(20, room / 2) - radius * view.scale * (Math.SQRT2 - 1)) : 0;
+  const p = { x: edge.x - out.x * off, y: edge.y - out.y * off };
+  const d = `M${p.x - out.x * 7} ${p.y - out.y * 7}L${p.x + out.x * 7} ${p.y + out.y * 7}`;
+  const marksOf = [svg("path", { class: "pull-casing", d }), svg("path", { class: "pull-notch", d }), svg("path", { class: "pull", "data-pull": name, d })];
+  if (own.pulled !== name) return marksOf;
+  const label = svg("text", { class: "pull-value", x: p.x - out.x * 18, y: p.y - out.y * 18 });
+  label.textContent = value;
+  return [...marksOf, label];
+}
+
+/** The grip that is being pulled shows its value; null shows none. */
+export function pulling(name) {
+  own.pulled = name;
 }
 
 function lit(chosen) {
@@ -145,8 +196,11 @@ function lit(chosen) {
   const one = subject(chosen[0]);
   const lettered = chosen.some((id) => panel(id).words?.[sheet.layer]);
   const alone = one.picture && !lettered && (chosen.length === 1 || one.whole && chosen.every((id) => one.members.includes(id)));
-  const windows = [...new Set([...chosen, ...(alone ? one.members : [])])].map(form).join("");
-  const parts = [svg("path", { class: "dim", d: far + windows, "fill-rule": "evenodd", transform: onSheet() })];
+  const seen = [...new Set([...chosen, ...(alone ? one.members : [])])];
+  const windows = seen.map(form).join("");
+  // Filled even-odd, forms that lie over each other would shut where two of them are: then each is cut out by itself, which costs more.
+  const around = overlapping(seen) ? { mask: "url(#around)", d: far } : { d: far + windows, "fill-rule": "evenodd" };
+  const parts = [...("mask" in around ? [outside("around", seen, far)] : []), svg("g", { transform: onSheet() }, svg("path", { class: "dim", ...around }))];
   const onBoard = svg("g", { transform: onSheet() });
   parts.push(onBoard);
   if (alone) {
@@ -157,14 +211,30 @@ function lit(chosen) {
     const along = [svg("image", { href, preserveAspectRatio: "none", ...box }), svg("rect", { class: "edge-casing", ...box }), svg("rect", { class: "edge", ...box })];
     onBoard.append(
       svg("clipPath", { id: "beyond" }, svg("path", { d: far + windows, "clip-rule": "evenodd" })),
-      svg("g", { "clip-path": "url(#beyond)", opacity: 0.36 }, along[0]), along[1], along[2]);
+      svg("g", { ...("mask" in around ? { mask: "url(#around)" } : { "clip-path": "url(#beyond)" }), opacity: 0.36 }, along[0]), along[1], along[2]);
     if (chosen.length === 1) onBoard.append(thirds(chosen[0], panel(chosen[0])));
-    const around = svg("g", {}, ...aroundPicture(one, matrix));
-    parts.push(around);
-    lit.drawn = { one, along, around };
+    const handles = svg("g", {}, ...aroundPicture(one, matrix));
+    parts.push(handles);
+    lit.drawn = { one, along, around: handles };
   }
   for (const kind of ["casing", "chosen"]) for (const id of chosen) onBoard.append(svg("path", { d: form(id), class: kind, ...thin }));
   return parts;
+}
+
+/** Whether any two of these panels can lie over each other. */
+function overlapping(chosen) {
+  const boxes = chosen.map((id) => panel(id).bounds).sort((a, b) => a[0] - b[0]);
+  const over = 0.01;
+  return boxes.some((a, i) => {
+    for (let j = i + 1; j < boxes.length && boxes[j][0] < a[2] - over; j++) if (boxes[j][1] < a[3] - over && a[1] < boxes[j][3] - over) return true;
+    return false;
+  });
+}
+
+/** A mask that lets through all but these panels. */
+function outside(id, chosen, far) {
+  return svg("mask", { id, maskUnits: "userSpaceOnUse", x: -99999, y: -99999, width: 199998, height: 199998 },
+    svg("path", { d: far, fill: "#fff" }), ...chosen.map((one) => svg("path", { d: form(one), fill: "#000", "fill-rule": "evenodd" })));
 }
 
 const aroundPicture = (one, matrix) => [...slack(one, matrix), ...grips(matrix, one.picture.width, one.picture.height), ...focalMark(matrix, one.picture)];
@@ -222,28 +292,26 @@ function thirds(id, { seat }) {
 }
 
 function grips(matrix, width, height) {
-  const at = (x, y) => toScreen(apply(matrix, x, y));
-  const dot = (p, grip, r = 5) => svg("circle", { class: "grip", "data-grip": grip, cx: p.x, cy: p.y, r });
-  const middle = at(width / 2, height / 2);
-  const top = at(width / 2, 0);
-  const length = Math.hypot(top.x - middle.x, top.y - middle.y) || 1;
-  const out = { x: (top.x - middle.x) / length, y: (top.y - middle.y) / length };
-  // The turn handle stays in sight: outside the picture's top edge, but never out of the well.
-  const knob = { x: top.x + out.x * 26, y: top.y + out.y * 26 };
-  const seen = { x: Math.max(32, Math.min(marks.clientWidth - 16, knob.x)), y: Math.max(32, Math.min(marks.clientHeight - 16, knob.y)) };
-  return [svg("path", { class: "edge", d: `M${top.x} ${top.y}L${seen.x} ${seen.y}` }), dot(seen, "turn", 6.5),
-    ...[[0, 0], [width, 0], [width, height], [0, height]].map(([x, y]) => dot(at(x, y), "zoom"))];
+  const corners = [[0, 0], [width, 0], [width, height], [0, height]].map(([x, y]) => toScreen(apply(matrix, x, y)));
+  return [...turnArc(corners, { "data-grip": "turn" }, "grip-turn"), ...corners.map(({ x, y }) => svg("circle", { class: "grip", "data-grip": "zoom", cx: x, cy: y, r: 5 }))];
+}
+
+const PLURALS = { panel: "panels", float: "floats", caption: "captions", rule: "rules" };
+
+/** "4 rules"; "3 elements" where they are of several kinds. */
+function counted(chosen) {
+  const kinds = new Set(chosen.map((id) => panel(id).role || "panel"));
+  return `${chosen.length} ${kinds.size === 1 ? PLURALS[[...kinds][0]] : "elements"}`;
 }
 
 function label(chosen) {
   tag.style.translate = "";
   tag.hidden = !chosen.length || sheet.stage === "deliver";
   if (tag.hidden) return;
-  const boxes = chosen.map((id) => panel(id).bounds);
-  const [left, , right, bottom] = union(boxes);
-  const parts = [bold(chosen.length === 1 ? panel(chosen[0]).name : `${chosen.length} panels`)];
+  const parts = [bold(chosen.length === 1 ? panel(chosen[0]).name : counted(chosen))];
   if (chosen.length === 1) {
-    const { size, state, picture, seat, role } = panel(chosen[0]);
+    const { size, picture, seat, role } = panel(chosen[0]);
+    const state = label.state || panel(chosen[0]).state;
     parts.push(span(size));
     if (sheet.stage === "arrange" && seat.turn) parts.push(span(`${seat.turn.toFixed(1)}°`));
     const zoom = sheet.stage === "settle" ? subject(chosen[0]).picture?.zoom : picture?.zoom;
@@ -252,21 +320,21 @@ function label(chosen) {
     if (picture && sheet.stage !== "arrange") parts.push(span(`${Math.round(picture.ppi)} ppi`));
   }
   tag.replaceChildren(...parts);
-  const p = toScreen({ x: (left + right) / 2, y: bottom });
-  if (sheet.stage === "settle" && chosen.length === 1) p.y = belowGrips(chosen[0], p.y);
-  const x = Math.max(24, Math.min(marks.clientWidth - tag.offsetWidth - 6, p.x - tag.offsetWidth / 2));
-  const y = Math.max(24, Math.min(marks.clientHeight - tag.offsetHeight - 6, p.y + 14 + (sheet.stage === "arrange" && chosen.length === 1 && panel(chosen[0]).corners ? ASIDE : 0)));
-  tag.style.transform = `translate(${x}px, ${y}px)`;
+  place(tag, chosenBox(chosen), [...layers.stage.querySelectorAll(".slack, .grip, .handle, .arc-hold, .corner, .cast, .pull-value")]);
 }
 
-/** The tag stands below the picture's lower corners where they are near: they are there to be grabbed. */
-function belowGrips(id, y) {
-  const { seat, picture } = subject(id);
-  if (!picture) return y;
-  const matrix = lit.matrix || pictureMatrix(seat, picture);
-  const lowest = Math.max(...[[0, 0], [picture.width, 0], [picture.width, picture.height], [0, picture.height]]
-    .map(([px, py]) => toScreen(apply(matrix, px, py)).y));
-  return lowest > y && lowest < y + 60 ? lowest : y;
+/** The box of what is judged, in the well: the panels themselves, and the handles that stand off them. */
+function chosenBox(chosen) {
+  const [left, top, right, bottom] = union(chosen.map((id) => panel(id).bounds));
+  const a = toScreen({ x: left, y: top });
+  const b = toScreen({ x: right, y: bottom });
+  const off = sheet.stage === "arrange" ? aside(chosen) : 0;
+  return { left: a.x - off, top: a.y - off, right: b.x + off, bottom: b.y + off };
+}
+
+/** The state that the tag shows while a gesture runs; empty goes back to the server's. */
+export function liveState(state) {
+  label.state = state;
 }
 
 /** The zoom that the tag shows while a gesture runs; empty goes back to the server's. */

@@ -1,30 +1,37 @@
 // Arrange: panels are dragged, copied by dragging, turned, sized; form handles and corners are pulled.
-import { sheet, panel, group, draw, groups } from "./sheet.js";
+import { sheet, panel, group, drawPreview, groups, remember } from "./sheet.js";
 import { view, toSheet, toScreen } from "./view.js";
 import { edit, previewer } from "./server.js";
-import { redraw, slide, swing, extra, frame, HANDLES } from "./marks.js";
+import { redraw, slide, swing, extra, frame, pulling, liveState, HANDLES } from "./marks.js";
 import { apply, seatMatrix, union } from "./geometry.js";
 import { catcher, boxOf, showMarks } from "./snaps.js";
+import { blends } from "./bed.js";
+import { stayPut } from "./staying.js";
+import { shown as shownFields, told } from "./places.js";
 
 export const held = { still: false };
 /** More layers than these cost more than they save. */
 const FEW = 12;
+/** Whether pictures stay where they are on the sheet while forms move over them. */
+const still = () => held.still || document.getElementById("still")?.checked || false;
 const free = (ids) => ids.filter((id) => !panel(id).locked);
 const ignoring = (event) => event.ctrlKey || event.metaKey;
 
 /** Drags the selection; with {@code copying} a copy of it. {@code clicked} hears of a press that did not move. */
-export function move(start, clicked, copying) {
+export function move(start, clicked, copying, loose = false) {
   const chosen = free(sheet.selected);
   if (!chosen.length) return { move() {}, end: (moved) => moved || clicked(), cancel() {} };
   const nodes = chosen.map(group);
   // All panels together are one layer that slides: nothing is painted anew.
   const board = document.getElementById("board");
-  const whole = !copying && nodes.length === groups().length;
+  const whole = !copying && nodes.length === groups().length && !blends() && !stayPut.any(chosen, false);
   for (const part of whole ? [board, document.getElementById("marks")] : []) part.classList.add("sliding");
   const ghosts = copying ? nodes.map((g) => g.parentNode.appendChild(g.cloneNode(true))) : nodes;
   for (const ghost of copying ? ghosts : []) ghost.removeAttribute("data-id");
   // A few panels are layers of their own while they move: their shadows, and those around them, are painted once.
   for (const ghost of whole || ghosts.length > FEW ? [] : ghosts) ghost.classList.add("afloat");
+  // A picture that stays on the sheet stays on the board, too; the server says what that leaves of it.
+  let staying = copying ? null : stayPut(chosen, still());
   const box = boxOf(chosen);
   const catching = catcher(chosen);
   let by = { x: 0, y: 0 };
@@ -32,10 +39,20 @@ export function move(start, clicked, copying) {
     by = to;
     if (whole) board.style.translate = `${by.x * view.scale}px ${by.y * view.scale}px`;
     else for (const g of ghosts) g.style.transform = `translate(${by.x}px, ${by.y}px)`;
-    if (!copying) slide(by);
+    if (copying) return;
+    if (staying.still !== still()) {
+      staying.end();
+      staying = stayPut(chosen, still());
+    }
+    staying.at(by);
+    slide(by);
+    shownFields(box[0] + by.x, box[1] + by.y);
   };
   const clear = () => {
     extra();
+    staying?.end();
+    liveState("");
+    told();
     for (const g of ghosts) {
       if (copying) g.remove();
       g.style.transform = "";
@@ -50,7 +67,7 @@ export function move(start, clicked, copying) {
       let x = (at.x - start.x) / view.scale;
       let y = (at.y - start.y) / view.scale;
       if (event.shiftKey) [x, y] = Math.abs(x) > Math.abs(y) ? [x, 0] : [0, y];
-      const caught = catching.moved(box, { x, y }, ignoring(event));
+      const caught = catching.moved(box, { x, y }, loose || ignoring(event));
       if (event.shiftKey) caught.by = { x: x && caught.by.x, y: y && caught.by.y };
       put(caught.by);
       showMarks(caught.marks);
@@ -61,7 +78,8 @@ export function move(start, clicked, copying) {
         clear();
         return clicked();
       }
-      await edit(copying ? { kind: "duplicate", panels: chosen, dx: by.x, dy: by.y } : { kind: "move-panels", panels: chosen, dx: by.x, dy: by.y });
+      const stays = staying?.still || false;
+      await edit(copying ? { kind: "duplicate", panels: chosen, dx: by.x, dy: by.y } : { kind: "move-panels", panels: chosen, dx: by.x, dy: by.y, still: stays });
       clear();
     },
     cancel: clear,
@@ -70,20 +88,22 @@ export function move(start, clicked, copying) {
 
 /** Shows what an edit would make of the chosen panels, again and again, until it is made or given up. */
 function live(chosen) {
-  const before = chosen.map((id) => group(id).outerHTML);
-  const others = new Map();
+  const backs = [remember(chosen)];
+  const known = new Set(chosen);
   let wanted = null;
   const show = previewer((result) => {
     if (!result) return;
     for (const part of result.changed) {
-      if (!chosen.includes(part.id) && !others.has(part.id)) others.set(part.id, group(part.id).outerHTML);
-      draw(part.id, part.board);
+      if (!known.has(part.id)) backs.push(remember([part.id]));
+      known.add(part.id);
+      drawPreview(part.id, part.board);
     }
     redraw();
+    if (chosen.every(group)) shownFields(...boxOf(chosen));
   });
   const restore = () => {
-    chosen.forEach((id, i) => draw(id, before[i]));
-    for (const [id, svg] of others) draw(id, svg);
+    for (const back of backs) back();
+    told();
     redraw();
   };
   return {
@@ -94,7 +114,9 @@ function live(chosen) {
     async end(moved) {
       show.close();
       extra();
-      if (moved && wanted && !await edit(wanted)) restore();
+      if (moved && wanted) await edit(wanted);
+      // What the answer did not draw anew is as it was.
+      restore();
     },
     cancel() {
       show.close();
@@ -139,7 +161,7 @@ export function resize(name, start) {
       }
       showMarks(event.shiftKey ? [] : [...across.marks, ...down.marks]);
       shown.want({ kind: "resize-panels", panels: chosen, width: w, height: h, anchorX: event.altKey ? 0 : -hx, anchorY: event.altKey ? 0 : -hy,
-        still: held.still || document.getElementById("still")?.checked || false });
+        still: still() });
     },
     end: shown.end,
     cancel: shown.cancel,
@@ -187,13 +209,18 @@ export function pull(grip, start) {
   const back = seatMatrix(seat).inverse();
   const from = apply(back, ...Object.values(toSheet(start)));
   const shown = live([id]);
+  pulling(grip);
+  const letGo = (how) => (...moved) => {
+    pulling(null);
+    return how(...moved);
+  };
   return {
     move(event, now) {
       const to = apply(back, ...Object.values(toSheet(now)));
       shown.want({ kind: "pull-outline", panel: id, grip, x: at.x + to.x - from.x, y: at.y + to.y - from.y, alone: event.altKey });
     },
-    end: shown.end,
-    cancel: shown.cancel,
+    end: letGo(shown.end),
+    cancel: letGo(shown.cancel),
   };
 }
 

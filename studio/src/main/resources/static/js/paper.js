@@ -7,6 +7,14 @@ import { stops } from "./layers.js";
 
 const bench = document.getElementById("bench");
 
+/** What each kind of paper was last on this sheet: changing back brings it back. */
+const memory = (kind) => `lantern.paper ${sheet.id} ${kind}`;
+
+function remembered(kind) {
+  const before = sessionStorage.getItem(memory(kind));
+  return before && JSON.parse(before);
+}
+
 /** The paper of that kind, as its form tells it. */
 function paper(kind, part) {
   const form = part.querySelector(`#paper-${kind}`);
@@ -22,7 +30,14 @@ onBench('[data-paper="plain"]', (button) => {
     if (kind === "pictured" && !part.querySelector("[name=picture]").value) return say("Put a picture on the shelf first.");
     edit({ kind: "set-paper", paper: paper(kind, part) }, at);
   };
-  part.addEventListener("click", ({ target }) => target.closest("[data-paper]") && set(target.closest("[data-paper]").dataset.paper, part));
+  const now = part.querySelector("[data-paper].on").dataset.paper;
+  sessionStorage.setItem(memory(now), JSON.stringify(paper(now, part)));
+  part.addEventListener("click", ({ target }) => {
+    const kind = target.closest("[data-paper]")?.dataset.paper;
+    if (!kind || kind === now) return;
+    if (remembered(kind)) edit({ kind: "set-paper", paper: remembered(kind) }, part);
+    else set(kind, part);
+  });
   for (const form of part.querySelectorAll("form")) {
     form.addEventListener("submit", (event) => event.preventDefault());
     if (form.id !== "paper-washed") form.addEventListener("change", () => set(form.id.replace("paper-", ""), form));

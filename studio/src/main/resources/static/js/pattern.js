@@ -1,7 +1,7 @@
 // Patterns: the gallery opens a form; its numbers show themselves on the board while they change.
 import { sheet, select, watch } from "./sheet.js";
 import { toSheet } from "./view.js";
-import { ask, edit, preview } from "./server.js";
+import { askForm, edit, preview } from "./server.js";
 import { onBench, clearProblems, problemAt } from "./bench-parts.js";
 import { extra } from "./marks.js";
 import { svg } from "./geometry.js";
@@ -20,8 +20,7 @@ let shows = 0;
 
 /** Opens the form of a pattern; "again" means the one that the selection came from. */
 async function open(kind) {
-  const query = new URLSearchParams({ selected: sheet.selected });
-  const html = await ask(`/sheets/${sheet.id}/patterns/${kind}?${query}`);
+  const html = await askForm(`/sheets/${sheet.id}/patterns/${kind}`, { selected: sheet.selected });
   const place = document.getElementById("pattern-open");
   if (!place) return;
   place.innerHTML = html;
@@ -92,8 +91,8 @@ async function show() {
     const result = await preview(wanted());
     if (form !== mine || asked !== shows) return;
     lines = result.across ? result : null;
-    const d = result.cells.join("");
-    extra(svg("path", { class: "cell-casing", d, ...thin }), svg("path", { class: "cell", d, "fill-rule": "evenodd", ...thin }));
+    // Each by itself: filled together, places where two of them lie over each other would be holes.
+    extra(svg("path", { class: "cell-casing", d: result.cells.join(""), ...thin }), ...result.cells.map((d) => svg("path", { class: "cell", d, "fill-rule": "evenodd", ...thin })));
     says.textContent = `${result.says}${result.lost ? ` ${result.lost}` : ""}`;
     says.classList.toggle("warns", Boolean(result.lost));
     board.classList.toggle("replacing", ["replace", "again"].includes(wanted().where));

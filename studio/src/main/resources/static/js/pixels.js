@@ -25,7 +25,7 @@ function paint() {
   image.src = `/sheets/${sheet.id}/pixels?${new URLSearchParams({ x: spot.x, y: spot.y, across, down, kept, version: sheet.version })}`;
   document.getElementById("pixels-where").textContent = `${length(spot.x)}, ${length(spot.y)}`;
 }
-image.onload = () => (says.textContent = dialog.querySelector("[name=when]:checked").value === "kept" ? "The last kept version" : "");
+image.onload = () => (says.textContent = dialog.querySelector("[name=when]:checked").value === "kept" ? "The last saved version" : "");
 image.onerror = async () => (says.textContent = await ask(image.src).then(() => "This spot could not be painted.", (problem) => problem.message));
 
 view.addEventListener("pointerdown", (event) => {

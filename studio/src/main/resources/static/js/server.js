@@ -1,35 +1,69 @@
-// Requests. Edits go one after the other; each answer patches the page; a failure puts the page back and says why.
+// Requests. Edits go one after the other; each answer patches the page; a lost connection keeps them; a failure puts the page back and says why.
 import { sheet, draw, order, changed, ids } from "./sheet.js";
 import { showBench, problemAt } from "./bench-parts.js";
 import { drawCards } from "./cards.js";
 import { say } from "./notes.js";
 import { choose } from "./ask.js";
 import { reformed } from "./view.js";
+import { bed } from "./bed.js";
+import { away, back } from "./connection.js";
+import { tellSaved } from "./times.js";
 
 const csrf = document.querySelector("meta[name=csrf]").content;
 const bench = document.getElementById("bench");
 const address = (path) => `/sheets/${sheet.id}/${path}`;
+/** So many milliseconds a request may take; what is painted on request may take longer. */
+const LIMIT = 30_000;
+/** Until what was lost is sent again. */
+const AGAIN = 2_000;
+/** A server that answers with an error of its own is asked so often. */
+const TRIES = 3;
 let queue = Promise.resolve();
 let pending = 0;
 let tickets = 0;
 
-/** A request that answers JSON or HTML; rejects with {field, message, status}. */
-export async function ask(path, options = {}) {
-  let response;
+const pause = (time) => new Promise((resolve) => setTimeout(resolve, time));
+
+/** A request that answers JSON or HTML; rejects with {field, message, status}, or {lost, message} where no answer came. */
+export async function ask(path, { limit = LIMIT, ...options } = {}) {
   try {
-    response = await fetch(path, { ...options, headers: { Accept: "application/json, text/html", "X-CSRF-TOKEN": csrf, ...options.headers } });
-  } catch {
-    throw { message: "The server does not answer. Nothing was changed." };
+    const response = await fetch(path, { signal: AbortSignal.timeout(limit), ...options, headers: { Accept: "application/json, text/html", "X-CSRF-TOKEN": csrf, ...options.headers } });
+    if (response.status === 401 || response.status === 403) throw { said: { message: "You are signed out. Reload the page to sign in again." } };
+    if ([502, 503, 504].includes(response.status)) throw new Error("away");
+    if (response.status === 204) return null;
+    const answer = (response.headers.get("Content-Type") || "").includes("json") ? await response.json() : await response.text();
+    if (!response.ok) throw { said: { field: "", message: "Something went wrong on the server.", ...answer, status: response.status } };
+    return answer;
+  } catch (problem) {
+    throw problem.said || { lost: true, message: "The server does not answer." };
   }
-  if (response.status === 401 || response.status === 403) throw { message: "You are signed out. Reload the page to sign in again." };
-  if (response.status === 204) return null;
-  const answer = (response.headers.get("Content-Type") || "").includes("json") ? await response.json() : await response.text();
-  if (!response.ok) throw { field: "", message: "Something went wrong on the server. Nothing was changed.", ...answer, status: response.status };
-  return answer;
 }
 
+/** A question whose words may be many: they go in its body. */
+export const askForm = (path, words, options = {}) => ask(path, { method: "POST", body: new URLSearchParams(words), ...options });
 const post = (path, body) => ask(path, { method: "POST", body: JSON.stringify(body), headers: { "Content-Type": "application/json" } });
 const around = () => ({ stage: sheet.stage, selected: sheet.selected, version: sheet.version, whole: sheet.whole, layer: sheet.layer });
+
+/** A name for an edit that no other has: by it the server knows one that is sent again. */
+function name() {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  return [...bytes].map((b, i) => ([4, 6, 8, 10].includes(i) ? "-" : "") + b.toString(16).padStart(2, "0")).join("");
+}
+
+/** Sends until it is answered: while the connection is away the edit waits, and those behind it. */
+async function sure(path, body) {
+  for (let failed = 0; ;) {
+    try {
+      const answer = await post(path, body);
+      back();
+      return answer;
+    } catch (problem) {
+      if (!problem.lost && !(problem.status >= 500 && ++failed < TRIES)) throw problem;
+      if (problem.lost) away(pending);
+      await pause(problem.lost ? AGAIN : AGAIN / 4);
+    }
+  }
+}
 
 /** Makes an edit; resolves to whether it was made. {@code at} is the form or field that errors belong to. */
 export const edit = (what, at) => change("edits", { edit: what }, at);
@@ -44,10 +78,11 @@ export const shelve = (pictures) => change("shelf", { pictures });
 export function change(path, body, at) {
   pending++;
   document.body.ariaBusy = true;
+  const named = { ...body, name: name() };
   const result = queue.then(async () => {
     try {
       const sent = looking();
-      apply(await agreed(path, body), sent);
+      apply(await agreed(path, named), sent);
       return true;
     } catch (problem) {
       await failed(problem, at);
@@ -60,23 +95,26 @@ export function change(path, body, at) {
   return result;
 }
 
+window.addEventListener("beforeunload", (event) => pending && event.preventDefault());
+
 /** Sends a change; where it would lose something the person is asked, and only a yes sends it again. */
 async function agreed(path, body) {
   try {
-    return await post(address(path), { ...body, ...around() });
+    return await sure(address(path), { ...body, ...around() });
   } catch (problem) {
     if (problem.status !== 428) throw problem;
     if (!await choose(problem.message, [["yes", "Go on"]])) throw { kept: true };
-    return post(address(path), { edit: { ...body.edit, agreed: true }, ...around() });
+    return sure(address(path), { ...body, edit: { ...body.edit, agreed: true }, ...around() });
   }
 }
 
 async function failed(problem, at) {
   if (problem.kept) return;
   if (!problem.message) throw problem;
+  const unsure = problem.status >= 500;
   const shown = at?.isConnected && problem.field && problemAt(at, problem.field, problem.message);
-  if (!shown) say(problem.message, { fault: true });
-  if (!at || problem.status === 409) await refresh(true);
+  if (!shown) say(unsure ? `${problem.message} You see the sheet as it is now; what you did last may be missing.` : problem.message, { fault: true });
+  if (!at || unsure || problem.status === 409) await refresh(true);
   changed("sheet");
 }
 
@@ -84,13 +122,14 @@ async function failed(problem, at) {
 export async function refresh(force = false) {
   if (!force && pending) return;
   try {
-    const query = new URLSearchParams({ version: force ? -1 : sheet.version, stage: sheet.stage, selected: sheet.selected, whole: sheet.whole, layer: sheet.layer });
-    const answer = await ask(`${address("changes")}?${query}`);
-    if (!answer) return;
+    const answer = await askForm(address("changes"), { ...around(), version: force ? -1 : sheet.version });
+    back();
+    if (!answer || !force && (pending || answer.version < sheet.version)) return;
     apply(answer);
     if (!force) say("Another window changed this sheet. You see it as it is now.");
   } catch (problem) {
-    if (force) say(problem.message, { fault: true });
+    if (problem.lost) away(pending);
+    else if (force) say(problem.message, { fault: true });
   }
 }
 
@@ -104,7 +143,9 @@ function apply(answer, sent = looking()) {
   order(answer.order);
   drawCards(answer);
   const current = sent === looking();
-  sheet.selected = (current ? answer.selected : sheet.selected).filter((id) => ids().includes(id));
+  const there = new Set(ids());
+  sheet.selected = (current ? answer.selected : sheet.selected).filter((id) => there.has(id));
+  if (current && answer.layer !== null) sheet.layer = answer.layer;
   sheet.guides = answer.guides;
   sheet.vistas = answer.vistas;
   const { facts } = answer;
@@ -113,14 +154,16 @@ function apply(answer, sent = looking()) {
   if (other) reformed();
   sheet.swatches = answer.swatches;
   document.getElementById("ground").innerHTML = answer.paper;
-  const name = document.getElementById("sheet-name");
-  if (document.activeElement !== name) name.value = answer.name;
+  bed();
+  const title = document.getElementById("sheet-name");
+  if (document.activeElement !== title) title.value = answer.name;
   document.title = `${answer.name} · Plain Lantern`;
   document.getElementById("sheet-size").textContent = answer.size;
-  document.getElementById("kept").textContent = `Kept ${answer.kept}`;
+  tellSaved(answer.kept);
   step("undo", "Undo", answer.undo);
   step("redo", "Redo", answer.redo);
   changed("sheet");
+  if (answer.remark) remark(answer.remark);
   if (!current) {
     fetchBench();
     return;
@@ -128,6 +171,11 @@ function apply(answer, sent = looking()) {
   tickets++;
   bench.ariaBusy = false;
   showBench(answer.bench, fetchBench);
+}
+
+/** Says what is to be said of an edit, with a button for what is offered. */
+function remark({ says, label, edit: offered }) {
+  say(says, label ? { lasting: 12_000, deed: label, then: () => edit(offered) } : { lasting: 7_000 });
 }
 
 function step(id, word, title) {
@@ -141,10 +189,16 @@ export async function fetchBench() {
   const mine = ++tickets;
   bench.ariaBusy = true;
   try {
-    const html = await ask(`${address("bench")}?${new URLSearchParams({ stage: sheet.stage, selected: sheet.selected, whole: sheet.whole, layer: sheet.layer })}`);
+    const html = await askForm(address("bench"), around());
+    back();
     if (mine === tickets) showBench(html, fetchBench);
   } catch (problem) {
-    if (mine === tickets) say(problem.message, { fault: true });
+    if (mine !== tickets) return;
+    if (!problem.lost) say(problem.message, { fault: true });
+    else {
+      away(pending);
+      setTimeout(() => mine === tickets && fetchBench(), AGAIN);
+    }
   } finally {
     if (mine === tickets) bench.ariaBusy = false;
   }

@@ -62,12 +62,10 @@ onBench("#loosen", (form) => {
   });
 });
 
-/** Gives the nudge of the first lit slice to the others, or to its whole vista. */
+/** Gives the nudge of the slice that was lit first to the others that are lit. */
 function nudgeAlike() {
-  const [from] = withPictures();
-  const { vista } = panel(from).picture;
-  const others = sheet.selected.length > 1 ? sheet.selected : ids().filter((id) => panel(id).picture?.vista === vista);
-  edit({ kind: "copy-nudge", from, panels: others.filter((id) => id !== from) });
+  const [from, ...others] = withPictures();
+  edit({ kind: "copy-nudge", from, panels: others });
 }
 
 document.getElementById("bench").addEventListener("click", (event) => {
@@ -75,5 +73,5 @@ document.getElementById("bench").addEventListener("click", (event) => {
   if (all) edit({ kind: "cover-again", panels: all.dataset.panels.split(" "), whole: true });
   if (event.target.closest("[data-copy-nudge]")) nudgeAlike();
   const button = event.target.closest("[data-members]");
-  if (button) select(ids().filter((id) => panel(id).picture?.vista === button.dataset.members));
+  if (button) select([...sheet.selected, ...ids().filter((id) => panel(id).picture?.vista === button.dataset.members)]);
 });

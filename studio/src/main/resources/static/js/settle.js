@@ -1,9 +1,9 @@
 // Settle: the picture inside the lit panel is moved, zoomed and turned; the panels stay put.
-import { sheet, select, panel, group, image, remember, draw } from "./sheet.js";
+import { sheet, select, letGo, panel, group, image, remember, drawPreview } from "./sheet.js";
 import { view, toSheet } from "./view.js";
 import { edit, previewer } from "./server.js";
 import { redraw, litAt, liveZoom } from "./marks.js";
-import { pictureMatrix, seatMatrix, apply, inFrame, held, zoomed } from "./geometry.js";
+import { pictureMatrix, seatMatrix, apply, inFrame, held, zoomed, union } from "./geometry.js";
 import { say } from "./notes.js";
 import { subject, put, unhide, aim } from "./lit.js";
 
@@ -12,10 +12,7 @@ export function press(event, at) {
   if (grip === "turn") return turn(at);
   if (grip === "zoom") return zoomByCorner(at);
   const id = event.target.closest?.(".panel")?.dataset.id;
-  if (!id) {
-    select([]);
-    return null;
-  }
+  if (!id) return beside(event, at);
   if (event.shiftKey && sheet.selected.length && !sheet.selected.includes(id)) {
     select([...sheet.selected, id]);
     return null;
@@ -23,6 +20,19 @@ export function press(event, at) {
   if (!sheet.selected.includes(id)) select([id]);
   if (panel(id).words?.[sheet.layer]) return moveWords(at, id);
   return panel(id).picture ? move(at, id) : only(id);
+}
+
+/** A press beside all panels: between the slices of a lit vista a drag moves the vista; a click lets go of what is lit. */
+function beside(event, at) {
+  const [first] = withPictures();
+  const lit = first && subject(first);
+  const within = ({ x, y }, [left, top, right, bottom]) => x >= left && x <= right && y >= top && y <= bottom;
+  if (!lit?.whole || !within(toSheet(at), union(lit.members.map((id) => panel(id).bounds)))) {
+    letGo(event);
+    return null;
+  }
+  const moving = move(at, first);
+  return { ...moving, end: (moved) => (moved ? moving.end(moved) : letGo(event)) };
 }
 
 /** The chosen words of one panel, moved along its own axes. */
@@ -138,7 +148,8 @@ function turn(start) {
     },
     async end(moved) {
       live.close();
-      if (moved && wanted !== null && !await edit({ kind: "turn-picture", panels: chosen, turn: wanted, ...aim() })) restore();
+      if (moved && wanted !== null && await edit({ kind: "turn-picture", panels: chosen, turn: wanted, ...aim() })) back();
+      else restore();
       redraw();
     },
     cancel() {
@@ -152,7 +163,7 @@ function turn(start) {
 export function turner(chosen) {
   const live = previewer((result) => {
     if (result) {
-      for (const part of result.changed) draw(part.id, part.board);
+      for (const part of result.changed) drawPreview(part.id, part.board);
       sheet.vistas = result.vistas;
     }
     redraw();

@@ -51,10 +51,17 @@ export function draw(id, svg) {
   else layer.append(next);
 }
 
-/** Remembers how panels are drawn now; the answer draws those that are still there so again. */
+/** Draws what an edit would make of a panel that is there; one that another window took away meanwhile stays away. */
+export function drawPreview(id, svg) {
+  if (!group(id)) return;
+  draw(id, svg);
+  group(id).dataset.preview = "";
+}
+
+/** Remembers how panels are drawn now; the answer draws those so again that a preview changed, and nothing newer. */
 export function remember(chosen) {
-  const was = chosen.map((id) => [id, group(id).outerHTML]);
-  return () => was.forEach(([id, html]) => group(id) && draw(id, html));
+  const was = chosen.filter(group).map((id) => [id, group(id).outerHTML]);
+  return () => was.forEach(([id, html]) => group(id)?.dataset.preview === "" && draw(id, html));
 }
 
 export function order(wanted) {
@@ -62,27 +69,31 @@ export function order(wanted) {
   ids().every((id, i) => id === wanted[i]) || wanted.forEach((id) => layer.append(group(id)));
 }
 
-/** The panels that are selected together with one: its group, or itself. */
+/** The panels that are selected together with one, itself first: its group, or itself alone. */
 export function mates(id) {
   const { group: name } = panel(id);
-  return name ? ids().filter((other) => panel(other).group === name) : [id];
+  return name ? [id, ...ids().filter((other) => other !== id && panel(other).group === name)] : [id];
 }
 
 /** The selection with a panel taken in, or out where it was in. */
 export const toggled = (id) => (sheet.selected.includes(id) ? sheet.selected.filter((other) => other !== id) : [...sheet.selected, id]);
 
-/** Selects panels; {@code key} is the one clicked last, which stays when others line up with it. */
+/** Selects panels, the one clicked first at the head; {@code key} is the one clicked last, which stays when others line up with it. */
 export function select(wanted, key = wanted.at(-1)) {
+  const there = new Set(ids());
   sheet.key = key;
   sheet.layer = -1;
-  sheet.selected = ids().filter((id) => wanted.includes(id));
+  sheet.selected = [...new Set(wanted)].filter((id) => there.has(id));
   changed("selection");
 }
+
+/** A press on the empty paper lets go of the selection, unless Shift is held to go on with it. */
+export const letGo = (event) => event.shiftKey || select([]);
 
 /** A click that only selects; the panel that was clicked, if any. */
 export function pick(event) {
   const id = event.target.closest?.(".panel")?.dataset.id;
-  if (!id) select([]);
+  if (!id) letGo(event);
   else select(event.shiftKey ? toggled(id) : [id]);
   return id;
 }

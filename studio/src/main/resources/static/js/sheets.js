@@ -9,6 +9,7 @@ Alpine.data("newSheet", () => ({
   },
   show() {
     this.$refs.dialog.showModal();
+    this.$refs.name.select();
   },
   hide() {
     this.$refs.dialog.close();

@@ -79,10 +79,17 @@ bench.addEventListener("click", (event) => {
     else say("All pictures are used.");
   }
 });
-bench.addEventListener("dblclick", (event) => {
-  const picture = event.target.closest(".shelf-picture");
-  if (picture) look(picture.dataset.picture);
+bench.addEventListener("click", (event) => {
+  const closerButton = event.target.closest("[data-closer]");
+  if (closerButton) look(closerButton.dataset.closer);
 });
+
+/** The picture under the pointer, or the one that has the focus, looked at closer. */
+export function closerKey() {
+  const card = bench.querySelector(".shelf > li:hover") || document.activeElement?.closest(".shelf > li");
+  if (card) look(id(card));
+  else say("Point at a picture on the shelf and press l.");
+}
 
 onBench(".shelf", () => {
   cards().forEach((card, i) => (card.came = i));
@@ -218,6 +225,7 @@ closer.addEventListener("click", async (event) => {
   const { picture } = closer.querySelector(".closer")?.dataset || {};
   const form = event.target.closest(".closer .forms button");
   if (form && await edit({ kind: "frame-picture", picture, ...JSON.parse(form.dataset.args) })) closer.close();
+  if (event.target.closest("[data-over]") && await edit({ kind: "frame-picture", picture, over: true, locked: document.getElementById("over-locked").checked })) closer.close();
   if (event.target.closest("[data-float]") && await edit({ kind: "frame-picture", picture })) closer.close();
   if (event.target.closest("[data-whole]") && await edit({ kind: "clear-background", picture })) look(picture);
   if (!event.target.closest("[data-replace]")) return;

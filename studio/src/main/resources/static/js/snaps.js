@@ -1,7 +1,7 @@
 // Snapping: the server says which lines and equal gaps catch; here a drag is caught by the nearest within a few pixels.
 import { sheet, panel } from "./sheet.js";
 import { view, toScreen, length } from "./view.js";
-import { ask } from "./server.js";
+import { askForm } from "./server.js";
 import { svg, union } from "./geometry.js";
 import { extra } from "./marks.js";
 
@@ -11,7 +11,7 @@ const thin = { "vector-effect": "non-scaling-stroke" };
 /** What catches the panels {@code moving}; until the answer is there, nothing does. */
 export function catcher(moving) {
   let snaps = { lines: [], evens: [] };
-  ask(`/sheets/${sheet.id}/snaps?${new URLSearchParams({ moving })}`).then((answer) => (snaps = answer)).catch(() => {});
+  askForm(`/sheets/${sheet.id}/snaps`, { moving }).then((answer) => (snaps = answer)).catch(() => {});
   return {
     /** The step nearest to {@code by} at which the box is caught, with the marks that say why. */
     moved(box, by, free) {

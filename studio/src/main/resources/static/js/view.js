@@ -1,5 +1,6 @@
 // Where the sheet is on the screen: zoom, pan, rulers, and previews with enough pixels for what is shown.
-import { sheet, changed, groups } from "./sheet.js";
+import { sheet, changed, groups, watch } from "./sheet.js";
+import { rulerMarks } from "./ruler-marks.js";
 
 const well = document.getElementById("well");
 const boards = document.querySelectorAll(".board");
@@ -17,6 +18,12 @@ export const toSheet = (p) => ({ x: (p.x - view.x) / view.scale, y: (p.y - view.
 
 /** A length as people read it while something is dragged. */
 export const length = (mm) => `${(mm / perUnit()).toFixed(DECIMALS[sheet.unit]).replace("-", "−")} ${sheet.unit}`;
+
+/** One of the sheet's unit, or a pixel, in mm: what steps and offsets are made of. */
+export const oneUnit = () => (sheet.unit === "px" ? 25.4 / sheet.ppi : sheet.unit === "in" ? 25.4 / 16 : 1);
+
+/** A length as the sheet sets lengths that nobody typed: whole pixels, sixteenths of an inch, millimetres. */
+export const even = (mm) => Math.max(1, Math.round(mm / oneUnit())) * oneUnit();
 
 /** A pointer's place in the well, in pixels. */
 export function place(event) {
@@ -152,7 +159,10 @@ function ruler(canvas, across, step, per) {
     }
   }
   g.stroke();
+  rulerMarks(g, across, (at) => origin + at * view.scale);
 }
 
 new ResizeObserver(() => (fitted ? fit() : show())).observe(well);
 document.fonts.ready.then(rulers);
+// The guides have their marks at the rulers.
+watch((what) => (what === "stage" || what === "sheet") && rulers());

@@ -1,5 +1,9 @@
 // The workbench: brings the parts together and hands the pointer to the stage that is open.
 import { sheet, ids, watch } from "./sheet.js";
+import "./bed.js";
+import "./times.js";
+import "./drawing.js";
+import { bare } from "./bare.js";
 import { edit, undo, redo, refresh, fetchBench } from "./server.js";
 import { fit, zoomBy, panBy, place, sharpen } from "./view.js";
 import { showBench } from "./bench-parts.js";
@@ -138,7 +142,7 @@ window.addEventListener("keydown", (event) => {
     event.stopImmediatePropagation();
     cancel();
   }
-  if (event.key === " " && !event.target.matches("input, button, a, select")) {
+  if (event.key === " " && !event.target.matches("input, textarea, button, a, select, summary, [contenteditable]")) {
     event.preventDefault();
     spaced = true;
     well.classList.add("panning");
@@ -169,8 +173,8 @@ watch((what) => {
 window.addEventListener("focus", () => refresh());
 document.addEventListener("visibilitychange", () => document.hidden || refresh());
 setInterval(() => document.hidden || gesture || refresh(), 5000);
+bare(well);
 
-history.replaceState({ stage: sheet.stage }, "");
 showBench(by("bench").innerHTML);
 fit();
 document.documentElement.dataset.ready = "true";

@@ -19,6 +19,7 @@ import plainlantern.editing.MovePanels;
 import plainlantern.editing.Remove;
 import plainlantern.editing.RenameSheet;
 import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Box;
 import plainlantern.geometry.Unit;
 import plainlantern.outline.Ellipse;
 import plainlantern.outline.Outlines;
@@ -48,8 +49,8 @@ class SheetsTest extends StudioTest {
     @Test
     void everyStepIsUndoneAndRedoneExactly() {
         List<Sheet> seen = new ArrayList<>(List.of(sheets.open(id, member.id()).sheet()));
-        for (Edit edit : List.of(LayOut.replacing(new EvenGrid(3, 3, 5, 5), new Margins(10, 10, 10, 10)), new MovePanels(List.of("p1"), 1 / 3.0, 1e-9),
-                new Remove(List.of("p5")), new AddPanel(new Ellipse()), new RenameSheet("Evenings"))) {
+        for (Edit edit : List.of(LayOut.replacing(new EvenGrid(3, 3, 5, 5), new Margins(10, 10, 10, 10)), MovePanels.along(List.of("p1"), 1 / 3.0, 1e-9),
+                new Remove(List.of("p5")), AddPanel.into(new Ellipse(), new Box(10, 10, 30, 30)), new RenameSheet("Evenings"))) {
             seen.add(make(edit).sheet());
         }
         for (int i = seen.size() - 2; i >= 0; i--) assertThat(sheets.undo(id, member.id()).after().sheet()).isEqualTo(seen.get(i));
@@ -82,7 +83,7 @@ class SheetsTest extends StudioTest {
 
     @Test
     void stepsHaveNamesAndANewEditForgetsWhatWasUndone() {
-        make(new AddPanel(new Ellipse()));
+        make(AddPanel.into(new Ellipse(), new Box(10, 10, 30, 30)));
         assertThat(make(new RenameSheet("Evenings")).undo()).contains("Rename sheet");
         Opened back = sheets.undo(id, member.id()).after();
         assertThat(back.undo()).contains("Add ellipse");
@@ -92,8 +93,8 @@ class SheetsTest extends StudioTest {
 
     @Test
     void theLast500StepsAreKept() {
-        make(new AddPanel(new Ellipse()));
-        for (int i = 0; i < 520; i++) make(new MovePanels(List.of("p1"), 0.01, 0));
+        make(AddPanel.into(new Ellipse(), new Box(10, 10, 30, 30)));
+        for (int i = 0; i < 520; i++) make(MovePanels.along(List.of("p1"), 0.01, 0));
         assertThat(db.sql("select count(*) from revision where sheet_id = :id").param("id", id).query(Integer.class).single()).isEqualTo(501);
         for (int i = 0; i < 500; i++) sheets.undo(id, member.id());
         assertThat(sheets.open(id, member.id()).undo()).isEmpty();
@@ -104,28 +105,28 @@ class SheetsTest extends StudioTest {
     void anEditMeetsTheSheetAsItIsNow() {
         make(LayOut.replacing(new EvenGrid(1, 2, 5, 5), new Margins(10, 10, 10, 10)));
         make(new Remove(List.of("p1")));
-        assertThatThrownBy(() -> make(new MovePanels(List.of("p1"), 1, 1))).isInstanceOf(Gone.class);
-        assertThat(make(new MovePanels(List.of("p2"), 1, 1)).sheet().elements()).hasSize(1);
+        assertThatThrownBy(() -> make(MovePanels.along(List.of("p1"), 1, 1))).isInstanceOf(Gone.class);
+        assertThat(make(MovePanels.along(List.of("p2"), 1, 1)).sheet().elements()).hasSize(1);
     }
 
     /** Another node writes to the same database: its version is asked for each time, so its document is what is seen and edited here. */
     @Test
     void whatAnotherNodeDidIsSeen() {
-        make(new AddPanel(new Ellipse()));
-        Sheet theirs = new AddPanel(new Ellipse()).apply(sheets.open(id, member.id()).sheet());
+        make(AddPanel.into(new Ellipse(), new Box(10, 10, 30, 30)));
+        Sheet theirs = AddPanel.into(new Ellipse(), new Box(10, 10, 30, 30)).apply(sheets.open(id, member.id()).sheet());
         db.sql("insert into revision (sheet_id, number, title, document) values (:id, 2, 'Add ellipse', :document::jsonb)").param("id", id).param("document", SheetJson.write(theirs)).update();
         db.sql("update sheet set head = 2, version = version + 1 where id = :id").param("id", id).update();
         assertThat(sheets.open(id, member.id()).sheet()).isEqualTo(theirs);
-        assertThat(make(new MovePanels(List.of("p2"), 1, 0)).sheet().panels()).hasSize(2);
+        assertThat(make(MovePanels.along(List.of("p2"), 1, 0)).sheet().panels()).hasSize(2);
     }
 
     /** An edit that fails leaves the sheet as it was, also in memory. */
     @Test
     void anEditThatFailsLeavesNoTrace() {
-        Sheet before = make(new AddPanel(new Ellipse())).sheet();
-        assertThatThrownBy(() -> make(new MovePanels(List.of("p1"), 1e9, 0))).isInstanceOf(BadInput.class);
+        Sheet before = make(AddPanel.into(new Ellipse(), new Box(10, 10, 30, 30))).sheet();
+        assertThatThrownBy(() -> make(MovePanels.along(List.of("p1"), 1e9, 0))).isInstanceOf(BadInput.class);
         assertThat(sheets.open(id, member.id()).sheet()).isEqualTo(before);
-        assertThat(make(new MovePanels(List.of("p1"), 1, 0)).sheet().panel("p1").seat().centre().x()).isEqualTo(before.panel("p1").seat().centre().x() + 1);
+        assertThat(make(MovePanels.along(List.of("p1"), 1, 0)).sheet().panel("p1").seat().centre().x()).isEqualTo(before.panel("p1").seat().centre().x() + 1);
     }
 
     @Test

@@ -2,7 +2,11 @@ package plainlantern.studio.board;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
 import plainlantern.arranging.Snaps;
+import plainlantern.editing.Edit;
+import plainlantern.editing.Remark;
 
 /**
  * What the page needs after a change.
@@ -17,10 +21,27 @@ import plainlantern.arranging.Snaps;
  * @param bench    the bench's HTML
  * @param vistas  how each vista lies, for gestures
  * @param guides   the lines that are shown to help placing
+ * @param remark   what is to be said of it, if anything
+ * @param layer    the layer that is chosen now, where that has changed
  */
 record Answer(long version, String name, String size, String kept, String undo, String redo, List<Part> changed, List<String> order,
               List<String> selected, String paper, List<Map<String, String>> swatches, String count, String states, String bench, Facts facts,
-              List<Snaps.Line> guides, List<Map<String, Object>> vistas) {
+              List<Snaps.Line> guides, List<Map<String, Object>> vistas, Optional<Said> remark, OptionalInt layer) {
+    /** A remark on a change; {@code label} and {@code edit} are what a button offers to do about it. */
+    record Said(String says, Optional<String> label, Optional<Edit> edit) {
+        static Said of(Remark remark) {
+            return new Said(remark.says(), remark.offer().map(Remark.Offer::label), remark.offer().map(Remark.Offer::edit));
+        }
+    }
+
+    Answer saying(Optional<Said> newRemark) {
+        return new Answer(version, name, size, kept, undo, redo, changed, order, selected, paper, swatches, count, states, bench, facts, guides, vistas, newRemark, layer);
+    }
+
+    Answer choosing(OptionalInt newLayer) {
+        return new Answer(version, name, size, kept, undo, redo, changed, order, selected, paper, swatches, count, states, bench, facts, guides, vistas, remark, newLayer);
+    }
+
     /** What the sheet is; lengths in mm. */
     record Facts(String unit, double ppi, double width, double height, double bleed) {}
 

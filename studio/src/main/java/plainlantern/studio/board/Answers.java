@@ -1,7 +1,5 @@
 package plainlantern.studio.board;
 
-import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -9,6 +7,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
@@ -34,7 +34,6 @@ class Answers {
     /** Where the board finds a picture at first; the page asks for more pixels where it shows it larger. */
     static final Function<PictureLayer, String> BOARD = layer -> pixels(layer) + "/medium";
     static final Function<PictureLayer, String> CARD = layer -> pixels(layer) + "/small";
-    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
 
     private static String pixels(PictureLayer layer) {
         return "/pictures/" + layer.picture() + layer.clear().map(clear -> "/" + ClearAddress.of(clear)).orElse("");
@@ -90,7 +89,7 @@ class Answers {
         return new Answer(opened.version(), sheet.name(), SheetSize.describe(sheet), kept(opened), opened.undo().orElse(""),
                 opened.redo().orElse(""), parts, order, kept, BoardPainter.paper(sheet, BOARD), swatches(sheet),
                 lineUp.count(), lineUp.states(), bench(BenchView.of(opened.id(), sheet, looking, kept, sameShelf)),
-                new Answer.Facts(sheet.unit().symbol(), sheet.ppi(), sheet.width(), sheet.height(), sheet.bleed()), guides(sheet), vistas(sheet));
+                new Answer.Facts(sheet.unit().symbol(), sheet.ppi(), sheet.width(), sheet.height(), sheet.bleed()), guides(sheet), vistas(sheet), Optional.empty(), OptionalInt.empty());
     }
 
     /** The palette as the colour fields offer it. */
@@ -106,8 +105,9 @@ class Answers {
         return Snaps.guideLines(sheet, sheet.guides().shown());
     }
 
+    /** When it was last changed, as ISO 8601 has it: the page tells it in the time of whoever looks. */
     static String kept(Opened opened) {
-        return CLOCK.format(opened.changedAt().atZoneSameInstant(ZoneId.systemDefault()));
+        return opened.changedAt().toInstant().toString();
     }
 
     String bench(BenchView view) {

@@ -9,6 +9,7 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
@@ -35,14 +36,14 @@ public class ArrangeController {
     }
 
     /** The form for a pattern; the kind "again" means the pattern that the selection came from. */
-    @GetMapping(path = "/patterns/{kind}", produces = MediaType.TEXT_HTML_VALUE)
+    @PostMapping(path = "/patterns/{kind}", produces = MediaType.TEXT_HTML_VALUE)
     @ResponseBody
     String form(@AuthenticationPrincipal Member member, @PathVariable UUID id, @PathVariable String kind, @RequestParam(defaultValue = "") List<String> selected) {
         return answers.pattern(PatternForm.of(sheet(member, id), kind, selected));
     }
 
     /** What catches the panels {@code moving} while they are dragged. */
-    @GetMapping("/snaps")
+    @PostMapping("/snaps")
     @ResponseBody
     Snaps snaps(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam(defaultValue = "") List<String> moving) {
         return Snaps.of(sheet(member, id), moving);
@@ -58,7 +59,7 @@ public class ArrangeController {
     public record Copied(List<Panel> panels, List<Picture> pictures) {}
 
     /** Panels as they are, with the pictures they show, to be pasted here or on another sheet. */
-    @GetMapping("/copy")
+    @PostMapping("/copy")
     @ResponseBody
     Copied copy(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam List<String> panels) {
         Sheet sheet = sheet(member, id);

@@ -7,6 +7,8 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.UUID;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -22,6 +24,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import plainlantern.arranging.Ground;
 import plainlantern.editing.AddCaption;
+import plainlantern.editing.AddLayer;
 import plainlantern.editing.AddPanel;
 import plainlantern.editing.AddRule;
 import plainlantern.editing.ClearBackground;
@@ -61,6 +64,9 @@ import tools.jackson.databind.JsonNode;
 @Controller
 @RequestMapping("/sheets/{id}")
 public class BoardController {
+    private static final String UNSEEN = "Another window changed this sheet. You see it as it is now; Undo takes back its last step.";
+    private static final String UNSEEN_ON = "Another window changed this sheet. You see it as it is now.";
+
     private final Sheets sheets;
     private final Pictures pictures;
     private final Answers answers;
@@ -71,15 +77,15 @@ public class BoardController {
         this.answers = answers;
     }
 
-    /** An edit on its way in, with what the page shows; {@code edit} is read when the sheet it meets is known. */
-    record Request(JsonNode edit, String stage, List<String> selected, long version, @Typed.Switch boolean whole, @Typed.Layer int layer) {
+    /** An edit on its way in, with what the page shows; {@code edit} is read when the sheet it meets is known, {@code name} is the same each time it is sent. */
+    record Request(JsonNode edit, Optional<UUID> name, String stage, List<String> selected, long version, @Typed.Switch boolean whole, @Typed.Layer int layer) {
         Looking looking() {
             return new Looking(Stage.of(stage), whole, layer);
         }
     }
 
     /** Pictures to put on the shelf: names by id. */
-    record Shelving(LinkedHashMap<String, String> pictures, String stage, List<String> selected, long version, @Typed.Switch boolean whole) {}
+    record Shelving(LinkedHashMap<String, String> pictures, Optional<UUID> name, String stage, List<String> selected, long version, @Typed.Switch boolean whole) {}
 
     @GetMapping
     String page(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam(defaultValue = "") String stage, Model model) {
@@ -102,7 +108,7 @@ public class BoardController {
         return "board/workbench";
     }
 
-    @GetMapping(path = "/bench", produces = MediaType.TEXT_HTML_VALUE)
+    @PostMapping(path = "/bench", produces = MediaType.TEXT_HTML_VALUE)
     @ResponseBody
     String bench(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam String stage,
                  @RequestParam(defaultValue = "") List<String> selected, @RequestParam(defaultValue = "false") boolean whole,
@@ -111,7 +117,7 @@ public class BoardController {
     }
 
     /** Everything anew where the sheet is no longer at {@code version}, else 204. */
-    @GetMapping("/changes")
+    @PostMapping("/changes")
     @ResponseBody
     ResponseEntity<Answer> changes(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam long version,
                                    @RequestParam String stage, @RequestParam(defaultValue = "") List<String> selected,
@@ -124,9 +130,25 @@ public class BoardController {
     @ResponseBody
     Answer edit(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Request request) {
         Edit[] read = new Edit[1];
-        Change change = sheets.apply(id, member.id(), sheet -> read[0] = read(member, request, sheet));
+        Optional<Change> made = sheets.apply(id, member.id(), request.name(), sheet -> read[0] = read(member, request, sheet));
+        if (made.isEmpty()) return now(member, id, request);
+        Change change = made.get();
         Collection<String> selected = selected(read[0], request.selected(), change);
-        return answers.to(change, change.versionBefore() != request.version(), request.looking(), selected);
+        OptionalInt layer = layer(read[0], change, selected);
+        Looking looking = layer.isPresent() ? request.looking().choosing(layer.getAsInt()) : request.looking();
+        return answers.to(change, change.versionBefore() != request.version(), looking, selected)
+                .saying(read[0].remark(change.before(), change.after().sheet()).map(Answer.Said::of)).choosing(layer);
+    }
+
+    /** All of the sheet as it is. */
+    private Answer now(Member member, UUID id, Request request) {
+        return answers.whole(sheets.open(id, member.id()), request.looking(), request.selected());
+    }
+
+    /** A new layer is the chosen one. */
+    private static OptionalInt layer(Edit edit, Change change, Collection<String> selected) {
+        if (!(edit instanceof AddLayer) || selected.isEmpty()) return OptionalInt.empty();
+        return OptionalInt.of(change.after().sheet().panel(selected.iterator().next()).content().size() - 1);
     }
 
     /** New panels become the selection; halves of a cut join it, so that the next cut divides them too. */
@@ -181,7 +203,7 @@ public class BoardController {
     @PostMapping("/paste")
     @ResponseBody
     Answer paste(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Request request) {
-        Change change = sheets.apply(id, member.id(), sheet -> {
+        Optional<Change> made = sheets.apply(id, member.id(), request.name(), sheet -> {
             Edit edit = EditReader.read(String.valueOf(request.edit()), sheet);
             BadInput.unless(edit instanceof Paste, "edit", "There is nothing to paste.");
             Paste paste = (Paste) edit;
@@ -194,6 +216,8 @@ public class BoardController {
             List<Picture> owned = pictures.owned(member.id(), names).stream().map(p -> told.get(p.id()).clear().isEmpty() ? p : p.cleared(told.get(p.id()).clear(), told.get(p.id()).foot())).toList();
             return new Paste(paste.panels(), owned, paste.dx(), paste.dy());
         });
+        if (made.isEmpty()) return now(member, id, request);
+        Change change = made.get();
         return answers.to(change, change.versionBefore() != request.version(), request.looking(), added(change));
     }
 
@@ -201,6 +225,7 @@ public class BoardController {
     @ResponseBody
     Answer shelve(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Shelving request) {
         ShelvePictures edit = new ShelvePictures(pictures.owned(member.id(), request.pictures()));
+        // Put on the shelf again they are there once.
         Change change = sheets.apply(id, member.id(), sheet -> edit);
         return answers.to(change, change.versionBefore() != request.version(), new Looking(Stage.of(request.stage()), request.whole(), -1), request.selected());
     }
@@ -208,23 +233,26 @@ public class BoardController {
     @PostMapping("/undo")
     @ResponseBody
     Answer undo(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Request request) {
-        return stepped(request, sheets.undo(id, member.id()));
+        return stepped(member, id, request, -1);
     }
 
     @PostMapping("/redo")
     @ResponseBody
     Answer redo(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Request request) {
-        return stepped(request, sheets.redo(id, member.id()));
+        return stepped(member, id, request, 1);
     }
 
-    private Answer stepped(Request request, Change change) {
-        return answers.to(change, change.versionBefore() != request.version(), request.looking(), request.selected());
+    private Answer stepped(Member member, UUID id, Request request, int by) {
+        Optional<Change> change = sheets.step(id, member.id(), by, request.version(), request.name());
+        if (change.isPresent()) return answers.to(change.get(), false, request.looking(), request.selected());
+        Answer now = now(member, id, request);
+        return !sheets.made(id, request.name()) ? now.saying(Optional.of(new Answer.Said(by < 0 ? UNSEEN : UNSEEN_ON, Optional.empty(), Optional.empty()))) : now;
     }
 
     /** Pictures come onto a shelf through {@link #shelve} alone, which knows whose they are. */
     private Edit read(Member member, Request request, Sheet sheet) {
         Edit edit = EditReader.read(String.valueOf(request.edit()), sheet);
-        BadInput.unless(!(edit instanceof ShelvePictures || edit instanceof Paste || edit instanceof ReturnTo), "edit", "This is done in another way: pictures come through the shelf, kept versions through their list.");
+        BadInput.unless(!(edit instanceof ShelvePictures || edit instanceof Paste || edit instanceof ReturnTo), "edit", "That can’t be done here. Bring pictures in the Fill stage, paste with Ctrl V in Arrange, and go back to a version in Versions, at the top right.");
         return edit instanceof ClearBackground clear ? clear.standing(pictures.foot(member.id(), sheet.picture(clear.picture()).id(), clear.cleared())) : edit;
     }
 

@@ -85,7 +85,7 @@ public class CheckController {
         Sheet sheet = sheets.open(id, member.id()).sheet();
         BadInput.unless(sheet.reaches(x, y), "pixels", "That is beside the sheet.");
         double pixel = Unit.MM_PER_INCH / sheet.ppi();
-        Sheet seen = kept ? keeps.last(id).orElseThrow(() -> new BadInput("pixels", "No version is kept yet.")) : sheet;
+        Sheet seen = kept ? keeps.last(id).orElseThrow(() -> new BadInput("pixels", "No version is saved yet.")) : sheet;
         BufferedImage part = RasterPainter.pixels(Scene.of(seen), sheet.ppi(), (int) Math.floor(x / pixel - across / 2.0), (int) Math.floor(y / pixel - down / 2.0), across, down, pictures.originals(member.id()));
         return ResponseEntity.ok().contentType(MediaType.IMAGE_PNG).cacheControl(CacheControl.maxAge(Duration.ofMinutes(10)).cachePrivate()).body(Encoder.png(part, sheet.ppi()));
     }

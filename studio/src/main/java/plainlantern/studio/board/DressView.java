@@ -27,7 +27,7 @@ import plainlantern.sheet.Sheet;
  * @param kept    the finishes of the sheet
  */
 public record DressView(String from, boolean same, boolean rule, RimFields rim, List<ShadowFields> shadows, Optional<GroundFields> ground, String feather, String opacity, String blend,
-                        List<String> blends, Optional<PlateFields> plate, String named, List<Kept> kept) {
+                        List<Blend> blends, Optional<PlateFields> plate, String named, List<Kept> kept) {
     /** @param width "0" where there is none */
     public record RimFields(boolean on, String width, String colour, String side, String dash, String join, String ends,
                             List<String> sides, List<String> dashes, List<String> joins, List<String> allEnds) {}
@@ -43,7 +43,7 @@ public record DressView(String from, boolean same, boolean rule, RimFields rim, 
     public record Kept(String id, String name, long users, boolean on) {}
 
     static Optional<DressView> of(Sheet sheet, Collection<String> selected) {
-        List<Panel> panels = sheet.panels().stream().filter(p -> selected.contains(p.id())).toList();
+        List<Panel> panels = sheet.chosen(selected);
         if (panels.isEmpty()) return Optional.empty();
         Numbers n = new Numbers(sheet);
         Panel first = panels.get(0);
@@ -52,7 +52,7 @@ public record DressView(String from, boolean same, boolean rule, RimFields rim, 
         Optional<PlateFields> plate = panels.stream().allMatch(p -> p.role() == Role.CAPTION) ? Optional.of(plate(n, first)) : Optional.empty();
         return Optional.of(new DressView(first.id(), panels.stream().allMatch(p -> p.finish().equals(finish)), panels.stream().allMatch(p -> p.role() == Role.RULE), rim(n, finish.rim()),
                 List.of(shadow(n, "behind", "Shadow", finish.shadow(), Shadow.FIRST), shadow(n, "inside", "Inner shadow", finish.inner(), Shadow.FIRST_INNER)), ground,
-                n.length(finish.feather()), n.percent(finish.look().opacity()), finish.look().blend().css(), Blend.names(), plate,
+                n.length(finish.feather()), n.percent(finish.look().opacity()), finish.look().blend().css(), List.of(Blend.values()), plate,
                 finish.named().map(id -> sheet.styles().finish(id).name()).orElse(""), kept(sheet, finish)));
     }
 

@@ -18,8 +18,13 @@ import plainlantern.sheet.SheetJson;
 
 /** Small drawings of all patterns and all forms, made by the very code that makes panels. */
 public final class Gallery {
-    /** A card: the kind's name in edits, what people call it, its drawing as path data, and for forms the form as JSON. */
-    public record Card(String kind, String label, String drawing, String json) {}
+    /** A card: the kind's name in edits, what people call it, its drawing as path data, and for forms the form as JSON and its width / height. */
+    public record Card(String kind, String label, String drawing, String json, double aspect) {
+        /** "a" or "an". */
+        public String article() {
+            return "aeiou".indexOf(label.charAt(0)) >= 0 ? "an" : "a";
+        }
+    }
 
     private static final Box PATTERN = new Box(1, 1, 70, 46);
     private static final double FORM = 22;
@@ -36,7 +41,7 @@ public final class Gallery {
         String kind = type.getAnnotation(JsonTypeName.class).value();
         Pattern pattern = first(type, kind, new Numbers(Sheet.empty("gallery", Unit.MM, 72, 48, 300)));
         List<Piece> pieces = pattern.pieces(PATTERN, ASPECTS);
-        return new Card(kind, pattern.label(), pieces.stream().map(p -> PathData.of(p.path())).collect(Collectors.joining()), "");
+        return new Card(kind, pattern.label(), pieces.stream().map(p -> PathData.of(p.path())).collect(Collectors.joining()), "", 1);
     }
 
     private static Pattern first(Class<? extends Pattern> type, String kind, Numbers numbers) {
@@ -51,6 +56,6 @@ public final class Gallery {
     private static Card form(Outline outline) {
         double aspect = outline.aspect();
         String drawing = PathData.of(outline.path(aspect > 1 ? FORM : FORM * aspect, aspect > 1 ? FORM / aspect : FORM));
-        return new Card(outline.getClass().getAnnotation(JsonTypeName.class).value(), outline.label(), drawing, SheetJson.MAPPER.writeValueAsString(outline));
+        return new Card(outline.getClass().getAnnotation(JsonTypeName.class).value(), outline.label(), drawing, SheetJson.MAPPER.writeValueAsString(outline), aspect);
     }
 }

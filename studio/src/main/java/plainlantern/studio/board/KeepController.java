@@ -1,10 +1,7 @@
 package plainlantern.studio.board;
 
 import java.time.Duration;
-import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.Locale;
 import java.util.UUID;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
@@ -33,13 +30,12 @@ import plainlantern.studio.sheets.Sheets;
 import plainlantern.studio.shelf.Pictures;
 import plainlantern.studio.web.NotFound;
 
-/** Versions of a sheet that are kept under a name: made, looked at beside the sheet as it is, returned to. */
+/** Versions of a sheet that are saved under a name: made, looked at beside the sheet as it is, returned to. */
 @Controller
 @RequestMapping("/sheets/{id}")
 public class KeepController {
     private static final int MOST = 60;
     private static final int LARGEST = 1400;
-    private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMMM uuuu, HH:mm", Locale.ENGLISH);
 
     private final Sheets sheets;
     private final KeepStore keeps;
@@ -56,7 +52,7 @@ public class KeepController {
     /** A kept version as the list shows it. */
     public record Kept(UUID id, String name, String when) {
         static Kept of(KeepRow row) {
-            return new Kept(row.id(), row.name(), WHEN.format(row.madeAt().atZoneSameInstant(ZoneId.systemDefault())));
+            return new Kept(row.id(), row.name(), row.madeAt().toInstant().toString());
         }
     }
 
@@ -76,7 +72,7 @@ public class KeepController {
         Sheet sheet = sheets.open(id, member.id()).sheet();
         String said = name.strip();
         BadInput.unless(!said.isEmpty() && said.length() <= 80, "name", "A version needs a name of at most 80 letters.");
-        BadInput.unless(keeps.list(id).size() < MOST, "name", "A sheet keeps at most " + MOST + " versions. Forget one first.");
+        BadInput.unless(keeps.list(id).size() < MOST, "name", "A sheet keeps at most " + MOST + " versions. Delete one first.");
         keeps.add(id, said, sheet);
         return list(member, id, model);
     }

@@ -24,10 +24,14 @@ import plainlantern.sheet.Sheet;
  * @param front the front layer's place
  */
 public record LayersView(List<Row> rows, int front, Optional<Chosen> chosen) {
-    /** @param picture its id, empty where the layer is none */
-    public record Row(int at, String kind, String name, String picture, boolean on) {}
+    /**
+     * @param picture its id, empty where the layer is none
+     * @param on      whether it is the chosen one
+     * @param off     whether it is switched off
+     */
+    public record Row(int at, String kind, String name, String picture, boolean on, boolean off) {}
 
-    public record Chosen(int at, String opacity, String blend, List<String> blends, Optional<WordsFields> words, Optional<WashFields> wash) {}
+    public record Chosen(int at, String opacity, String blend, List<Blend> blends, Optional<WordsFields> words, Optional<WashFields> wash) {}
 
     /** @param overflow by how much they are larger than their box, empty where they fit */
     public record WordsFields(String text, String typeface, List<String> typefaces, String size, String leading, String tracking, String colour, String side, boolean boxed, String padding,
@@ -45,17 +49,17 @@ public record LayersView(List<Row> rows, int front, Optional<Chosen> chosen) {
     }
 
     private static Row row(Sheet sheet, Content content, int at, boolean on) {
-        if (content instanceof Words words) return new Row(at, "words", words.text().lines().findFirst().orElse(""), "", on);
-        if (content instanceof Wash wash) return new Row(at, "wash", wash.stops().size() == 1 ? "Colour" : "Colours", "", on);
+        if (content instanceof Words words) return new Row(at, "words", words.text().lines().findFirst().orElse(""), "", on, words.look().off());
+        if (content instanceof Wash wash) return new Row(at, "wash", wash.stops().size() == 1 ? "Colour" : "Colours", "", on, wash.look().off());
         String id = content instanceof Content.OwnPicture own ? own.picture() : sheet.vista(((Content.VistaSlice) content).vista()).picture();
-        return new Row(at, content instanceof Content.OwnPicture ? "picture" : "slice", sheet.picture(id).name(), id, on);
+        return new Row(at, content instanceof Content.OwnPicture ? "picture" : "slice", sheet.picture(id).name(), id, on, content.look().off());
     }
 
     private static Chosen chosen(Numbers n, Panel panel, int at) {
         Content content = panel.content().get(at);
         Optional<WordsFields> words = content instanceof Words w ? Optional.of(words(n, panel, w)) : Optional.empty();
         Optional<WashFields> wash = content instanceof Wash w ? Optional.of(wash(n, w)) : Optional.empty();
-        return new Chosen(at, n.percent(content.look().opacity()), content.look().blend().css(), Blend.names(), words, wash);
+        return new Chosen(at, n.percent(content.look().opacity()), content.look().blend().css(), List.of(Blend.values()), words, wash);
     }
 
     static WashFields wash(Numbers n, Wash w) {

@@ -16,6 +16,23 @@ import plainlantern.sheet.Swatch;
  * @param picture its id, empty where the paper is none
  */
 public record PaperView(String kind, String colour, LayersView.WashFields wash, String picture, String blur, List<Picture> pictures, List<Swatch> swatches) {
+    /** A kind of paper by its key and its label. */
+    public record Kind(String key, String label) {}
+
+    public List<Kind> kinds() {
+        return List.of(new Kind("plain", "Colour"), new Kind("washed", "Colours"), new Kind("pictured", "Picture"), new Kind("none", "None"));
+    }
+
+    /** The kind in a few words. */
+    public String told() {
+        return switch (kind) {
+            case "plain" -> "one colour";
+            case "washed" -> "colours";
+            case "pictured" -> "a picture";
+            default -> "none";
+        };
+    }
+
     static PaperView of(Sheet sheet) {
         Numbers n = new Numbers(sheet);
         Paper paper = sheet.paper();

@@ -35,7 +35,7 @@ public record SelectionView(List<Panel> panels, String title, String left, Strin
 
     /** How the pictures of the selection sit; numbers are of the first panel that has a picture. */
     public record PictureView(String name, String fit, String across, String down, String zoom, double zoomNumber, String turn,
-                              double turnNumber, boolean held, Coverage coverage, String verdict, String room,
+                              double turnNumber, boolean held, Coverage coverage, boolean bare, String verdict, String room,
                               String ppi, boolean soft, String target, String focal, Optional<VistaView> vista) {}
 
     /**
@@ -49,11 +49,11 @@ public record SelectionView(List<Panel> panels, String title, String left, Strin
     public record VistaView(String id, int members, boolean whole, boolean carried, boolean nudged) {}
 
     static SelectionView of(Sheet sheet, Collection<String> selected, Looking looking) {
-        List<Panel> panels = sheet.panels().stream().filter(p -> selected.contains(p.id())).toList();
+        List<Panel> panels = sheet.chosen(selected);
         if (panels.isEmpty()) return new SelectionView(panels, "", "", "", "", "", "", "", List.of(), Optional.empty(), Optional.empty());
         Numbers numbers = new Numbers(sheet);
         Box box = Box.union(panels.stream().map(Panel::boundsOnSheet).toList());
-        String title = panels.size() == 1 ? panels.get(0).name() : panels.size() + " panels";
+        String title = panels.size() == 1 ? panels.get(0).name() : Role.counted(panels);
         return new SelectionView(panels, title, numbers.length(box.x()), numbers.length(box.y()),
                 common(panels, p -> numbers.length(p.seat().width())), common(panels, p -> numbers.length(p.seat().height())),
                 common(panels, p -> numbers.degrees(p.seat().turn())), common(panels, p -> p.outline().label()),
@@ -83,8 +83,10 @@ public record SelectionView(List<Panel> panels, String title, String left, Strin
         Coverage c = Coverage.of(sitting, p);
         Numbers n = new Numbers(sheet);
         boolean soft = c.softer(sheet.ppi());
+        // A picture that leaves room for what lies behind it leaves nothing bare.
+        boolean bare = whole ? !c.covered() : PanelState.of(sheet, panel) == PanelState.BARE;
         return new PictureView(sheet.picture(own.picture()).name(), own.fit().label(), n.length(p.centre().x() - from.x()), n.length(p.centre().y() - from.y()),
-                n.percent(c.zoom()), c.zoom() * 100, n.degrees(p.turn()), p.turn(), own.held(), c, whole ? verdict(sheet, vista.get()) : verdict(n, c), n.room(c),
+                n.percent(c.zoom()), c.zoom() * 100, n.degrees(p.turn()), p.turn(), own.held(), c, bare, whole ? verdict(sheet, vista.get()) : verdict(n, c, bare), n.room(c),
                 n.ppi(c.ppi()), soft, n.ppi(sheet.ppi()), focal(n, sitting, p, sheet.picture(own.picture())), vista.map(v -> new VistaView(v.id(), sheet.members(v.id()).size(), whole,
                 panel.slice().get().carried(), !panel.slice().get().nudge().equals(Nudge.NONE))));
     }
@@ -98,8 +100,9 @@ public record SelectionView(List<Panel> panels, String title, String left, Strin
         }).orElse("");
     }
 
-    private static String verdict(Numbers n, Coverage c) {
-        return c.covered() ? "Covers the panel." : n.percent(c.bareShare()) + " of the panel is bare.";
+    private static String verdict(Numbers n, Coverage c, boolean bare) {
+        if (c.covered()) return "Covers the panel.";
+        return bare ? n.percent(c.bareShare()) + " of the panel is bare." : "Fills " + n.percent(1 - c.bareShare()) + " of the panel; what lies behind it fills the rest.";
     }
 
     /** "Covers all 3 panels.", or the bare ones by name. */

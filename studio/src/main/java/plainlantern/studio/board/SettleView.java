@@ -21,7 +21,7 @@ public record SettleView(List<Fields.Field> loosen, List<Joinable> others, boole
     public record Joinable(String id, String name) {}
 
     static SettleView of(Sheet sheet, Collection<String> selected, Stage stage) {
-        List<Panel> panels = sheet.panels().stream().filter(p -> selected.contains(p.id())).toList();
+        List<Panel> panels = sheet.chosen(selected);
         double size = panels.stream().mapToDouble(p -> Math.min(p.seat().width(), p.seat().height())).min().orElse(0);
         List<Joinable> others = panels.isEmpty() ? List.of() : sheet.vistas().stream()
                 .filter(v -> panels.stream().anyMatch(p -> p.slice().map(s -> !s.vista().equals(v.id())).orElse(true)))

@@ -9,7 +9,7 @@ public enum Stage {
     SETTLE("Settle", "Panels stay put. Drag to move the picture inside the lit panel."),
     DRESS("Dress", "What surrounds the panels and stands before them. Captions, floats and rules are dragged here."),
     CHECK("Check", "What is wrong with the sheet, the worst first. Click a fault to see where it is."),
-    DELIVER("Deliver", "Hand it over, whole or in parts, or save it as a bundle.");
+    DELIVER("Hand over", "Make files of the sheet or its parts, or save it as a bundle.");
 
     private final String label;
     private final String hint;

@@ -58,7 +58,7 @@ public class DeliverController {
     /** How large a delivery would be, in words. */
     public record Size(String told) {}
 
-    @GetMapping("/sheets/{id}/delivery-size")
+    @PostMapping("/sheets/{id}/delivery-size")
     @ResponseBody
     Size size(@AuthenticationPrincipal Member member, @PathVariable UUID id, @ModelAttribute DeliveryForm form) {
         DeliveryOrder order = order(member, id, form, form.delivery());
@@ -72,7 +72,7 @@ public class DeliverController {
         return new Size(pages.size() == 1 ? size : pages.size() + (delivery.archived(pages.size()) ? " files, the first " : " pages, the first ") + size);
     }
 
-    @GetMapping("/sheets/{id}/delivery-estimate")
+    @PostMapping("/sheets/{id}/delivery-estimate")
     @ResponseBody
     Size estimate(@AuthenticationPrincipal Member member, @PathVariable UUID id, @ModelAttribute DeliveryForm form) {
         DeliveryOrder order = order(member, id, form, form.delivery());

@@ -22,12 +22,12 @@ import plainlantern.editing.MakeVista;
 import plainlantern.editing.MovePanels;
 import plainlantern.editing.MovePicture;
 import plainlantern.editing.Rename;
-import plainlantern.editing.SeatPanels;
 import plainlantern.editing.SetPaper;
 import plainlantern.editing.ShelvePictures;
 import plainlantern.editing.TurnPanels;
 import plainlantern.editing.ZoomPicture;
 import plainlantern.fitting.Dealing;
+import plainlantern.geometry.Box;
 import plainlantern.geometry.Typed;
 import plainlantern.geometry.Unit;
 import plainlantern.outline.Ellipse;
@@ -130,9 +130,9 @@ final class DemoSheets {
         steps.add((sheet, shelf) -> new Carry(ids(sheet), true));
         for (int i = 0; i < 12; i++) {
             int at = i;
-            steps.add((sheet, shelf) -> new MovePanels(List.of(id(sheet, at)), (at % 4 - 1.5) * 13, (at / 4 - 1) * 13));
+            steps.add((sheet, shelf) -> MovePanels.along(List.of(id(sheet, at)), (at % 4 - 1.5) * 13, (at / 4 - 1) * 13));
         }
-        steps.add((sheet, shelf) -> new MovePanels(List.of(id(sheet, 11)), 9, 9));
+        steps.add((sheet, shelf) -> MovePanels.along(List.of(id(sheet, 11)), 9, 9));
         steps.add((sheet, shelf) -> new TurnPanels(List.of(id(sheet, 11)), 14));
         return new Plan(Sheet.empty("Mill puzzle", Unit.MM, 297, 210, 300), steps);
     }
@@ -176,7 +176,7 @@ final class DemoSheets {
         fill(steps, names, 7);
         steps.add(said("{'kind':'rules-along','width':'1.2 mm'}"));
         steps.add(said("{'kind':'set-finish','panels':['p8','p9','p10'],'colour':'#C9B48A'}"));
-        steps.add((sheet, shelf) -> new FramePicture(shelf.get("Heron").id(), Optional.empty(), OptionalDouble.empty(), OptionalDouble.empty()));
+        steps.add((sheet, shelf) -> new FramePicture(shelf.get("Heron").id(), Optional.empty(), OptionalDouble.empty(), OptionalDouble.empty(), false, false));
         steps.add(said("{'kind':'seat-panels','panels':['p11'],'left':154,'top':212,'width':135,'height':187}"));
         steps.add(said("{'kind':'set-ground','panels':['p11'],'width':'260 %','flatness':'11 %','opacity':'60 %'}"));
         steps.add(said("{'kind':'set-shadow','panels':['p11'],'distance':3,'direction':110,'blur':8,'opacity':'35 %'}"));
@@ -192,7 +192,7 @@ final class DemoSheets {
         List<Step> steps = new ArrayList<>(List.of(shelve(List.of("Tide mill at noon")), lay(new EvenGrid(6, 10, 0, 0), NARROW)));
         steps.add((sheet, shelf) -> new MakeVista(ids(sheet), shelf.get("Tide mill at noon").id()));
         steps.add((sheet, shelf) -> new ZoomPicture(List.of(id(sheet, 0)), 122, OptionalDouble.empty(), OptionalDouble.empty(), true, Typed.FRONTMOST));
-        steps.add((sheet, shelf) -> new Loosen(ids(sheet), 1.8, 0.14, 3.5, 6));
+        steps.add((sheet, shelf) -> new Loosen(ids(sheet), 1.8, 0.14, 3.5, 6, false));
         return new Plan(Sheet.empty("Sixty looks at the mill", Unit.MM, 210, 148, 300), steps);
     }
 
@@ -224,9 +224,7 @@ final class DemoSheets {
 
     private static void panel(List<Step> steps, int at, String picture, Outline outline,
                               double left, double top, double width, double height) {
-        steps.add((sheet, shelf) -> new AddPanel(outline));
-        steps.add((sheet, shelf) -> new SeatPanels(List.of(id(sheet, at)), OptionalDouble.of(left), OptionalDouble.of(top),
-                OptionalDouble.of(width), OptionalDouble.of(height), OptionalDouble.empty()));
+        steps.add((sheet, shelf) -> AddPanel.into(outline, new Box(left, top, width, height)));
         steps.add((sheet, shelf) -> new FillPanels(List.of(id(sheet, at)), shelf.get(picture).id()));
         steps.add((sheet, shelf) -> new Rename(id(sheet, at), picture));
     }

@@ -22,10 +22,13 @@ public class Sheets {
     private final RevisionStore revisions;
     private final Heads heads;
 
-    Sheets(SheetStore sheets, RevisionStore revisions, Heads heads) {
+    private final MadeEditStore made;
+
+    Sheets(SheetStore sheets, RevisionStore revisions, Heads heads, MadeEditStore made) {
         this.sheets = sheets;
         this.revisions = revisions;
         this.heads = heads;
+        this.made = made;
     }
 
     /** Stores a new sheet and returns its id. */
@@ -62,29 +65,54 @@ public class Sheets {
      * @param reading makes the edit, given the sheet that it will be applied to
      */
     public Change apply(UUID id, UUID account, Function<Sheet, Edit> reading) {
+        return apply(id, account, Optional.empty(), reading).orElseThrow();
+    }
+
+    /**
+     * As above, but an edit that was made before is not made again; empty then.
+     *
+     * @param name the name that the page gave the edit, the same each time it sends it
+     */
+    public Optional<Change> apply(UUID id, UUID account, Optional<UUID> name, Function<Sheet, Edit> reading) {
         SheetRow row = sheets.lock(id, account).orElseThrow(NotFound::new);
+        if (name.isPresent() && !made.add(id, name.get())) return Optional.empty();
+        return Optional.of(applied(row, reading));
+    }
+
+    private Change applied(SheetRow row, Function<Sheet, Edit> reading) {
         Sheet before = document(row);
         Edit edit = reading.apply(before);
         Sheet after = edit.on(before);
         if (after.equals(before)) return new Change(before, row.version(), opened(row, before));
         int head = row.head() + 1;
-        revisions.put(id, head, edit.title(before), after, KEPT);
+        revisions.put(row.id(), head, edit.title(before), after, KEPT);
         return pointed(row, before, head, after);
     }
 
     public Change undo(UUID id, UUID account) {
-        return step(id, account, -1, "There is nothing to undo.");
+        return stepped(sheets.lock(id, account).orElseThrow(NotFound::new), -1);
     }
 
     public Change redo(UUID id, UUID account) {
-        return step(id, account, 1, "There is nothing to redo.");
+        return stepped(sheets.lock(id, account).orElseThrow(NotFound::new), 1);
     }
 
-    private Change step(UUID id, UUID account, int by, String nothing) {
+    /**
+     * Goes a step back, −1, or on, 1, from the version that the page shows; what is to be taken back must have been seen. Empty where the sheet is at
+     * another version, or this step was made before.
+     *
+     * @param name as in {@link #apply(UUID, UUID, Optional, Function)}
+     */
+    public Optional<Change> step(UUID id, UUID account, int by, long version, Optional<UUID> name) {
         SheetRow row = sheets.lock(id, account).orElseThrow(NotFound::new);
+        if (row.version() != version || name.isPresent() && !made.add(id, name.get())) return Optional.empty();
+        return Optional.of(stepped(row, by));
+    }
+
+    private Change stepped(SheetRow row, int by) {
         int head = row.head() + by;
-        BadInput.unless(revisions.titlesAround(id, row.head()).containsKey(head), "", nothing);
-        return pointed(row, document(row), head, revisions.document(id, head));
+        BadInput.unless(revisions.titlesAround(row.id(), row.head()).containsKey(head), "", by < 0 ? "There is nothing to undo." : "There is nothing to redo.");
+        return pointed(row, document(row), head, revisions.document(row.id(), head));
     }
 
     private Change pointed(SheetRow row, Sheet before, int head, Sheet after) {
@@ -98,6 +126,12 @@ public class Sheets {
         // The oldest revision that is kept has nothing before it to go back to.
         Optional<String> undo = titles.containsKey(row.head() - 1) ? Optional.of(titles.get(row.head())) : Optional.empty();
         return new Opened(row.id(), row.version(), document, undo, Optional.ofNullable(titles.get(row.head() + 1)), row.changedAt());
+    }
+
+    /** Whether an edit of that name was made. */
+    @Transactional(readOnly = true)
+    public boolean made(UUID id, Optional<UUID> name) {
+        return name.isPresent() && made.contains(id, name.get());
     }
 
     /** Puts a sheet away; {@link #bringBack} undoes it. */
