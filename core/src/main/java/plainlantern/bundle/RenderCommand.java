@@ -119,7 +119,7 @@ public final class RenderCommand {
     }
 
     private static boolean words(String told) {
-        BadInput.unless(Set.of("text", "outlines").contains(told), "words", "Words are delivered as text or as outlines.");
+        BadInput.unless(Set.of("text", "outlines").contains(told), "words", "Words are made text or outlines.");
         return told.equals("text");
     }
 

@@ -2,66 +2,127 @@ package plainlantern.checking;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import plainlantern.editing.Edit;
 import plainlantern.editing.Several;
 import plainlantern.geometry.BadInput;
+import plainlantern.geometry.Box;
+import plainlantern.sheet.Element;
+import plainlantern.sheet.Panel;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.Vista;
 
-/** Tells the mends that make a sheet better from those that would only exchange one fault for another. */
+/**
+ * Tells the mends that make a sheet better from those that would only exchange one fault for another. A mend answers for what it touches and for what
+ * that comes near: only this much of the sheet is looked at again.
+ */
 final class Mending {
+    /** What lies within so many mm of what a mend touches is near it. */
+    private static final double NEAR = 6;
+    /** Two edges that differ by less, mm, are on one line. */
+    private static final double LINE = 0.02;
+
     private final Sheet sheet;
     private final Map<String, Legibility> read;
-    private final Map<Check, List<Fault>> found;
 
-    Mending(Sheet sheet, Map<String, Legibility> read, Map<Check, List<Fault>> found) {
+    Mending(Sheet sheet, Map<String, Legibility> read) {
         this.sheet = sheet;
         this.read = read;
-        this.found = found;
     }
 
     /** Whether its mend can be made, and makes no other fault of its weight or a heavier one; a fault without a mend is none. */
     boolean sound(Fault fault) {
-        return fault.mend().isEmpty() || mended(sheet, found, fault).isPresent();
+        return fault.mend().isEmpty() || mended(sheet, fault.mend().get(), fault.weight()).isPresent();
     }
 
-    /** The mends of these faults as one step, each sound after those before it; empty where there are not two of them. */
+    /**
+     * The mends of these faults as one step: all of them, or, where together they would make another fault, each that is sound after those before it.
+     * Empty where there are not two of them.
+     */
     Optional<Edit> all(String title, List<Fault> faults) {
+        List<Edit> mends = faults.stream().flatMap(f -> f.mend().stream()).distinct().limit(Several.MOST).toList();
+        if (mends.size() < 2) return Optional.empty();
+        Edit together = new Several(title, mends);
+        if (mended(sheet, together, faults.get(0).weight()).isPresent()) return Optional.of(together);
         Sheet now = sheet;
-        Map<Check, List<Fault>> left = found;
-        List<Edit> mends = new ArrayList<>();
+        List<Edit> sound = new ArrayList<>();
         for (Fault fault : faults) {
-            if (fault.mend().isEmpty() || mends.contains(fault.mend().get())) continue;
-            Optional<Sheet> next = mended(now, left, fault);
+            if (fault.mend().isEmpty() || sound.contains(fault.mend().get())) continue;
+            Optional<Sheet> next = mended(now, fault.mend().get(), fault.weight());
             if (next.isEmpty()) continue;
             now = next.get();
-            left = Report.all(now, read);
-            mends.add(fault.mend().get());
+            sound.add(fault.mend().get());
         }
-        return mends.size() < 2 ? Optional.empty() : Optional.of(new Several(title, mends));
+        return sound.size() < 2 ? Optional.empty() : Optional.of(new Several(title, sound));
     }
 
-    private Optional<Sheet> mended(Sheet before, Map<Check, List<Fault>> known, Fault fault) {
+    private Optional<Sheet> mended(Sheet before, Edit mend, Weight weight) {
         Sheet after;
         try {
-            after = fault.mend().orElseThrow().on(before);
+            after = mend.on(before);
         } catch (BadInput refused) {
             return Optional.empty();
         }
-        Map<String, Integer> was = weighed(known, fault.weight());
-        for (Map.Entry<String, Integer> is : weighed(Report.all(after, read), fault.weight()).entrySet()) {
+        Set<String> touched = touched(before, after);
+        List<Box> places = places(after, touched);
+        Set<String> about = about(before, after, touched);
+        Map<String, Integer> was = weighed(before, about, weight, touched, List.of());
+        for (Map.Entry<String, Integer> is : weighed(after, about, weight, touched, places).entrySet()) {
             if (is.getValue() > was.getOrDefault(is.getKey(), 0)) return Optional.empty();
         }
         return Optional.of(after);
     }
 
-    /** How many faults of that weight or a heavier one there are of each kind, at each element. */
-    private static Map<String, Integer> weighed(Map<Check, List<Fault>> found, Weight least) {
+    /** The elements that are other than before, or show something else. */
+    private static Set<String> touched(Sheet before, Sheet after) {
+        Map<String, Element> was = before.elements().stream().collect(Collectors.toMap(Element::id, e -> e));
+        Set<String> touched = new HashSet<>();
+        for (Element element : after.elements()) if (!element.equals(was.remove(element.id()))) touched.add(element.id());
+        touched.addAll(was.keySet());
+        Set<Vista> lay = new HashSet<>(before.vistas());
+        for (Vista vista : after.vistas()) if (!lay.contains(vista)) after.members(vista.id()).forEach(p -> touched.add(p.id()));
+        return touched;
+    }
+
+    private static List<Box> places(Sheet sheet, Set<String> ids) {
+        return sheet.panels().stream().filter(p -> ids.contains(p.id())).map(p -> p.boundsOnSheet().grown(NEAR)).toList();
+    }
+
+    /** What is looked at again: what is touched, what is near it before or after, what stands in a row or column with it, and vistas whole. */
+    private static Set<String> about(Sheet before, Sheet after, Set<String> touched) {
+        Set<String> about = new HashSet<>(touched);
+        for (Sheet each : List.of(before, after)) {
+            List<Box> places = places(each, touched);
+            for (Panel panel : each.panels()) {
+                Box box = panel.boundsOnSheet();
+                if (places.stream().anyMatch(place -> place.meets(box) || inLine(place, box))) about.add(panel.id());
+            }
+            Set<String> vistas = each.panels().stream().filter(p -> about.contains(p.id())).flatMap(p -> p.slice().stream()).map(s -> s.vista()).collect(Collectors.toSet());
+            for (Panel panel : each.panels()) if (panel.slice().map(s -> vistas.contains(s.vista())).orElse(false)) about.add(panel.id());
+        }
+        return about;
+    }
+
+    private static boolean inLine(Box grown, Box box) {
+        Box own = grown.grown(-NEAR);
+        boolean row = Math.abs(own.y() - box.y()) < LINE && Math.abs(own.height() - box.height()) < LINE;
+        return row || Math.abs(own.x() - box.x()) < LINE && Math.abs(own.width() - box.width()) < LINE;
+    }
+
+    /** How many faults of that weight or a heavier one there are of each kind at each of the elements {@code about}, as far as what was touched, or lies at {@code places}, has to do with them. */
+    private Map<String, Integer> weighed(Sheet whole, Set<String> about, Weight least, Set<String> touched, List<Box> places) {
+        Sheet part = whole.with(whole.elements().stream().filter(e -> about.contains(e.id())).toList());
         Map<String, Integer> weighed = new HashMap<>();
-        found.forEach((check, faults) -> {
-            for (Fault fault : faults) if (fault.weight().compareTo(least) <= 0) weighed.merge(check.title() + " " + fault.weight() + " " + fault.panels(), 1, Integer::sum);
+        Report.all(part, read).forEach((check, faults) -> {
+            for (Fault fault : faults) {
+                boolean answers = places.isEmpty() || fault.panels().stream().anyMatch(touched::contains) || places.stream().anyMatch(place -> place.meets(fault.place()));
+                if (answers && fault.weight().compareTo(least) <= 0) weighed.merge(check.title() + " " + fault.weight() + " " + fault.panels(), 1, Integer::sum);
+            }
         });
         return weighed;
     }

@@ -1,7 +1,6 @@
 package plainlantern.checking;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import plainlantern.geometry.Box;
 import plainlantern.sheet.Panel;
@@ -18,42 +17,58 @@ final class NearlyAligned implements Check {
     @Override
     public List<Fault> find(Checked checked) {
         List<Panel> upright = checked.panels().stream().filter(p -> p.role().takesPictures() && Checked.upright(p)).toList();
-        Lines across = new Lines(checked.limits().aligned());
-        Lines down = new Lines(checked.limits().aligned());
+        List<Box> boxes = upright.stream().map(checked::box).toList();
+        double limit = checked.limits().aligned();
+        Lines lefts = new Lines(limit, boxes.stream().mapToDouble(Box::x).toArray());
+        Lines rights = new Lines(limit, boxes.stream().mapToDouble(Box::right).toArray());
+        Lines tops = new Lines(limit, boxes.stream().mapToDouble(Box::y).toArray());
+        Lines bottoms = new Lines(limit, boxes.stream().mapToDouble(Box::bottom).toArray());
         List<Fault> faults = new ArrayList<>();
-        for (Panel panel : upright) {
-            Box box = checked.box(panel);
-            double dx = across.step(box.x(), box.right());
-            double dy = down.step(box.y(), box.bottom());
+        for (int i = 0; i < upright.size(); i++) {
+            double dx = nearer(lefts.step(i), rights.step(i));
+            double dy = nearer(tops.step(i), bottoms.step(i));
             if (dx == 0 && dy == 0) continue;
+            Panel panel = upright.get(i);
             String says = panel.name() + " is " + checked.length(Math.max(Math.abs(dx), Math.abs(dy))) + " off the edge of another panel.";
             faults.add(checked.fault(Weight.WARNING, panel, says, Checked.moved(panel, dx, dy)));
         }
         return faults;
     }
 
-    /** The lines on which left edges lie, and right ones, or upper and lower ones. What is a little off a line makes no line of its own. */
+    /** The smaller of two steps, which are NaN where no line is near; 0 where one edge is on its line, or none is near one. */
+    private static double nearer(double one, double other) {
+        if (one == 0 || other == 0 || Double.isNaN(one) && Double.isNaN(other)) return 0;
+        return Double.isNaN(other) || Math.abs(one) < Math.abs(other) ? one : other;
+    }
+
+    /** Lines on which edges of one side lie. The more of them lie on one, the more it is the line; where as many do, the one that comes first. */
     private static final class Lines {
         private final double limit;
-        private final List<Double> starts = new ArrayList<>();
-        private final List<Double> ends = new ArrayList<>();
+        private final double[] edges;
+        private final int[] line;
+        private final int[] count;
 
-        Lines(double limit) {
+        Lines(double limit, double[] edges) {
             this.limit = limit;
+            this.edges = edges;
+            line = new int[edges.length];
+            count = new int[edges.length];
+            for (int i = 0; i < edges.length; i++) {
+                line[i] = i;
+                for (int j = 0; j < i && line[i] == i; j++) if (line[j] == j && Math.abs(edges[j] - edges[i]) <= ALIGNED) line[i] = j;
+                count[line[i]]++;
+            }
         }
 
-        /** The step that brings a box to the nearest line; 0 where it is on one, or none is near. */
-        double step(double start, double end) {
-            double first = nearest(starts, start);
-            double second = nearest(ends, end);
-            if (Math.abs(first) > limit) starts.add(start);
-            if (Math.abs(second) > limit) ends.add(end);
-            double best = Math.abs(first) < Math.abs(second) ? first : second;
-            return Math.abs(best) <= ALIGNED || Math.abs(best) > limit ? 0 : best;
-        }
-
-        private static double nearest(List<Double> lines, double at) {
-            return lines.stream().map(line -> line - at).min(Comparator.comparingDouble(Math::abs)).orElse(Double.MAX_VALUE);
+        /** The step that brings an edge to a better line near it; 0 where it shares its own, NaN where there is neither. */
+        double step(int at) {
+            int own = line[at];
+            int best = own;
+            for (int j = 0; j < edges.length; j++) {
+                if (line[j] != j || Math.abs(edges[j] - edges[at]) > limit) continue;
+                if (count[j] > count[best] || count[j] == count[best] && j < best) best = j;
+            }
+            return best != own ? edges[best] - edges[at] : count[own] > 1 ? 0 : Double.NaN;
         }
     }
 }

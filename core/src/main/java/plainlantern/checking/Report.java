@@ -15,8 +15,6 @@ public record Report(List<Kind> kinds) {
     private static final List<Check> KINDS = List.of(new EmptyPanels(), new BareAreas(), new SoftPictures(), new Stretched(), new FocalAtEdge(), new FocalCovered(), new BesideTheSheet(),
             new BleedTrap(), new StopsAtTrim(), new Safety(), new NearlyAligned(), new UnequalGaps(), new Slivers(), new HairOverlaps(), new ThinLines(), new RulesOffSeams(),
             new OutOfRegister(), new SameNeighbours(), new FaintWords(), new Overflow(), new MissingSigns(), new Unseen(), new Unused());
-    /** So many faults of a kind are looked at for what mending all of them would do; the rest is mended when these are. */
-    private static final int MOST_MENDED = 60;
 
     /**
      * @param faults  heaviest first
@@ -44,10 +42,10 @@ public record Report(List<Kind> kinds) {
     /** As {@link #found}, with those mends alone that make no other fault of the same weight or a heavier one. */
     public static Report of(Sheet sheet, Map<String, Legibility> read) {
         Map<Check, List<Fault>> found = found(sheet, read, KINDS);
-        Mending mending = new Mending(sheet, read, found);
+        Mending mending = new Mending(sheet, read);
         List<Kind> kinds = new ArrayList<>();
         found.forEach((check, faults) -> kinds.add(new Kind(check.title(), faults.stream().map(fault -> mending.sound(fault) ? fault : fault.withoutMend()).toList(),
-                mending.all("Mend: " + check.title().toLowerCase(Locale.ROOT), faults.stream().limit(MOST_MENDED).toList()))));
+                mending.all("Mend: " + check.title().toLowerCase(Locale.ROOT), faults))));
         kinds.sort(Comparator.comparing(Kind::weight));
         return new Report(kinds);
     }

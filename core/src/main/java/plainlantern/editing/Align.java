@@ -54,7 +54,7 @@ public record Align(List<String> panels, Line line, To to, Optional<String> key)
             boolean stays = to == To.KEY && unit.panels().stream().anyMatch(p -> p.id().equals(key.orElse("")));
             if (!stays) moves.put(unit, line.axis.step(wanted - line.of(unit.box())));
         }
-        BadInput.unless(!moves.isEmpty(), "panels", "Select another panel to line up with this one.");
+        BadInput.unless(!moves.isEmpty(), "panels", "Select another panel to align with this one.");
         return Units.moved(before, moves);
     }
 
@@ -64,7 +64,7 @@ public record Align(List<String> panels, Line line, To to, Optional<String> key)
             case MARGINS -> sheet.area().orElseThrow(() -> new BadInput("panels", "The margins leave nothing of the sheet."));
             case KEY -> sheet.panel(key.orElseThrow(() -> new BadInput("panels", "Choose the panel that stays."))).boundsOnSheet();
             case SELECTION -> {
-                BadInput.unless(units.size() > 1, "panels", "Select two panels or more, or line up with the sheet.");
+                BadInput.unless(units.size() > 1, "panels", "Select two panels or more, or align with the sheet.");
                 yield Box.union(units.stream().map(Units.One::box).toList());
             }
         };

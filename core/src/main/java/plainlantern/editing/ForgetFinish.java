@@ -16,6 +16,6 @@ public record ForgetFinish(String finish) implements Edit {
 
     @Override
     public String title(Sheet before) {
-        return "Forget finish: " + before.styles().finish(finish).name();
+        return "Delete finish: " + before.styles().finish(finish).name();
     }
 }

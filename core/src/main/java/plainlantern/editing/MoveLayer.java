@@ -31,6 +31,6 @@ public record MoveLayer(List<String> panels, @Typed.Layer int layer, OptionalInt
 
     @Override
     public String title(Sheet before) {
-        return Titles.of(to.isPresent() ? "Depth of a layer" : "Take a layer out", before, panels);
+        return Titles.of(to.isPresent() ? "Depth of a layer" : "Remove a layer", before, panels);
     }
 }

@@ -56,6 +56,6 @@ public record MoveOut(List<String> panels, @Typed.Layer int layer) implements Ed
 
     @Override
     public String title(Sheet before) {
-        return Titles.of("Out of the panel", before, panels);
+        return Titles.of("Lift out of the panel", before, panels);
     }
 }

@@ -16,6 +16,6 @@ public record Remove(List<String> panels) implements Edit {
 
     @Override
     public String title(Sheet before) {
-        return Titles.of("Remove", before, panels);
+        return Titles.of("Delete", before, panels);
     }
 }

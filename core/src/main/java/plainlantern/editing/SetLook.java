@@ -18,6 +18,6 @@ public record SetLook(List<String> panels, @Typed.Layer int layer, @Typed.Option
 
     @Override
     public String title(Sheet before) {
-        return Titles.of(off.isPresent() ? off.get() ? "Layer off" : "Layer on" : blend.isPresent() ? "Blend " + blend.get().css() : "Opacity", before, panels);
+        return Titles.of(off.isPresent() ? off.get() ? "Layer off" : "Layer on" : blend.isPresent() ? "Blend: " + blend.get().title() : "Opacity", before, panels);
     }
 }

@@ -25,7 +25,7 @@ public record UnshelvePictures(List<String> pictures) implements Edit {
 
     @Override
     public String title(Sheet before) {
-        return pictures.size() == 1 ? "Take " + before.picture(pictures.get(0)).name() + " off the shelf"
-                : "Take " + pictures.size() + " pictures off the shelf";
+        return pictures.size() == 1 ? "Remove " + before.picture(pictures.get(0)).name() + " from the shelf"
+                : "Remove " + pictures.size() + " pictures from the shelf";
     }
 }

@@ -15,7 +15,7 @@ public final class FileNames {
     private FileNames() {}
 
     /** One for each page, without an extension; no two are the same in any spelling, and every file system takes them. */
-    static List<String> of(String pattern, List<Page> pages) {
+    public static List<String> of(String pattern, List<Page> pages) {
         int digits = Integer.toString(pages.size()).length();
         List<String> names = new ArrayList<>();
         Set<String> taken = new HashSet<>();

@@ -46,6 +46,6 @@ public enum Format implements Choice {
     @JsonCreator
     public static Format of(String name) {
         for (Format format : values()) if (format.name().equalsIgnoreCase(name)) return format;
-        throw new BadInput("format", "“" + name + "” cannot be delivered. PNG, JPEG, TIFF, WebP, PDF, SVG and OpenRaster can.");
+        throw new BadInput("format", "“" + name + "” cannot be made. PNG, JPEG, TIFF, WebP, PDF, SVG and OpenRaster can.");
     }
 }

@@ -160,7 +160,7 @@ public record Sheet(String name, Unit unit, double width, double height, double 
         return unit.show(mm, ppi) + " " + unit.symbol();
     }
 
-    /** A length that nobody typed as it is set on this sheet: whole pixels in pixels, one at least; sixteenths of an inch in inches, or hundredths where it is less than one; else as it is. */
+    /** A length that nobody typed as it is set on this sheet: whole pixels in pixels, one at least; quarters, eighths or hundredths of an inch in inches, the finer the smaller it is; else as it is. */
     public double even(double mm) {
         return even(mm, unit, ppi);
     }
@@ -170,7 +170,7 @@ public record Sheet(String name, Unit unit, double width, double height, double 
         double value = mm / unit.inMm(ppi);
         return switch (unit) {
             case PX -> Math.max(1, Math.rint(value)) * unit.inMm(ppi);
-            case IN -> (value < 1 / 16.0 ? Math.max(1, Math.rint(value * 100)) / 100 : Math.rint(value * 16) / 16) * unit.inMm(ppi);
+            case IN -> (value < 1 / 8.0 ? Math.max(1, Math.rint(value * 100)) / 100 : value < 3 / 8.0 ? Math.rint(value * 8) / 8 : Math.rint(value * 4) / 4) * unit.inMm(ppi);
             default -> mm;
         };
     }

@@ -416,7 +416,7 @@ class PlacingTest {
         var shadow = shaded.panel("p1").finish().shadow().orElseThrow();
         assertThat(List.of(shadow.distance() / px, shadow.blur() / px)).allSatisfy(length -> assertThat(length).isCloseTo(Math.rint(length), within(1e-9)));
         Sheet letter = Sheet.empty("Letter", Unit.IN, 8.5 * 25.4, 11 * 25.4, 300);
-        assertThat(List.of(letter.margins().left() / 25.4, letter.bleed() / 25.4)).containsExactly(7 / 16.0, 1 / 8.0);
+        assertThat(List.of(letter.margins().left() / 25.4, letter.bleed() / 25.4)).containsExactly(0.5, 1 / 8.0);
     }
 
     /** A panel is drawn into a box, or set where somebody clicked in its usual size; copies have names that tell them apart. */

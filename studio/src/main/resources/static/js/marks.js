@@ -157,7 +157,9 @@ function own(chosen) {
   const { seat, grips = [], corners = [], locked } = panel(chosen[0]);
   if (chosen.length > 1 || locked) return [];
   const matrix = seatMatrix(seat);
-  return [...grips.flatMap((grip) => notch(matrix, seat, grip)), ...corners.map((c, i) => {
+  // A small panel keeps its middle for dragging; its numbers are on the bench.
+  const small = Math.min(seat.width, seat.height) * view.scale < SMALL;
+  return [...(small ? [] : grips).flatMap((grip) => notch(matrix, seat, grip)), ...corners.map((c, i) => {
     const p = toScreen(apply(matrix, c.x, c.y));
     return svg("path", { class: "corner", "data-corner": i, d: `M${p.x - 6} ${p.y}L${p.x} ${p.y - 6}L${p.x + 6} ${p.y}L${p.x} ${p.y + 6}Z` });
   })];

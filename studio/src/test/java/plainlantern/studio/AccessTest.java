@@ -79,7 +79,7 @@ class AccessTest extends StudioTest {
     @Test
     void withoutASignInOrATokenNothingGoes() throws Exception {
         web.perform(get("/sheets")).andExpect(redirectedUrl("/sign-in"));
-        web.perform(get("/sheets/" + sheet + "/bench").header("X-CSRF-TOKEN", "x")).andExpect(status().isUnauthorized());
+        web.perform(get("/sheets/" + sheet + "/seams").header("X-CSRF-TOKEN", "x")).andExpect(status().isUnauthorized());
         web.perform(post("/sheets/" + sheet + "/put-away").with(user(member))).andExpect(status().isForbidden());
         web.perform(post("/demo/enter").with(csrf())).andExpect(status().isNotFound());
     }

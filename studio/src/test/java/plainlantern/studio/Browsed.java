@@ -111,7 +111,7 @@ abstract class Browsed extends StudioTest {
         page.locator("[data-pattern=even-grid]").click();
         number("rows", rows);
         number("columns", columns);
-        assertThat(page.locator("#pattern-says")).containsText(rows * columns + " panels");
+        assertThat(page.locator("#pattern-says")).containsText(rows * columns == 1 ? "One panel" : rows * columns + " panels");
         page.locator("#pattern-form .btn-primary").click();
         assertThat(page.locator("#panels .panel")).hasCount(rows * columns);
     }
@@ -181,6 +181,13 @@ abstract class Browsed extends StudioTest {
 
     void dragTo(double[] from, double[] to) {
         drag(from, to[0] - from[0], to[1] - from[1]);
+    }
+
+    /** Looks closer at a picture of the shelf. */
+    void closer(Locator card) {
+        card.hover();
+        card.locator("[data-closer]").click();
+        assertThat(page.locator("#closer")).isVisible();
     }
 
     /** What was done has reached the server and the page; the bench is that of the selection. */

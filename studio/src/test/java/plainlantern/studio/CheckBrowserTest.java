@@ -22,7 +22,7 @@ class CheckBrowserTest extends Browsed {
         newSheet("120", "80", "mm", "127");
         grid(1, 3);
         page.locator("#kept").click();
-        assertThat(page.locator("#keep-list")).containsText("No version is kept yet");
+        assertThat(page.locator("#keep-list")).containsText("No version is saved yet");
         type(page.locator("#keep-now [name=name]"), "Three");
         assertThat(page.locator("#keep-list [data-keep]")).hasCount(1);
         page.locator("#keep-now .btn").click();
@@ -74,8 +74,8 @@ class CheckBrowserTest extends Browsed {
         page.waitForFunction("() => document.querySelector('#pixels img').naturalWidth > 400");
         page.locator("#pixels").getByText("400 %").click();
         page.waitForFunction("() => { const i = document.querySelector('#pixels img'); return i.complete && i.naturalWidth < 400 && i.width > 3.9 * i.naturalWidth; }");
-        page.locator("#pixels").getByText("Last kept version").click();
-        assertThat(page.locator("#pixels .says")).hasText("No version is kept yet.");
+        page.locator("#pixels").getByText("Last saved version").click();
+        assertThat(page.locator("#pixels .says")).hasText("No version is saved yet.");
         page.keyboard().press("Escape");
         assertThat(page.locator("#pixels")).isHidden();
         page.locator("#kept").click();
@@ -85,6 +85,6 @@ class CheckBrowserTest extends Browsed {
         assertThat(page.locator("#keeps")).isHidden();
         page.locator("#look-closely").click();
         page.mouse().click(paper.x + paper.width / 2, paper.y + paper.height / 2);
-        assertThat(page.locator("#pixels .says")).hasText("The last kept version");
+        assertThat(page.locator("#pixels .says")).hasText("The last saved version");
     }
 }

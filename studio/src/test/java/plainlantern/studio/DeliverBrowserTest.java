@@ -8,7 +8,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.FilePayload;
-import java.io.ByteArrayInputStream;
 import java.nio.file.Files;
 import java.util.zip.ZipInputStream;
 import javax.imageio.ImageIO;
@@ -43,21 +42,30 @@ class DeliverBrowserTest extends Browsed {
         assertThat(page.locator("#delivered")).containsText("183 ×");
         type(ofForm("names"), "{n} {panel}");
         Download download = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
-        assertThat(download.suggestedFilename()).isEqualTo("Open day panels.zip");
-        try (ZipInputStream zip = new ZipInputStream(Files.newInputStream(download.path()))) {
-            assertThat(zip.getNextEntry().getName()).isEqualTo("1 Panel 2.png");
-            assertThat(ImageIO.read(new ByteArrayInputStream(zip.readAllBytes())).getWidth()).isEqualTo(183);
+        assertThat(download.suggestedFilename()).as("one alone is a file").isEqualTo("1 Panel 2.png");
+        assertThat(ImageIO.read(Files.newInputStream(download.path())).getWidth()).isEqualTo(183);
+        page.locator("label:has([value=selection])").click();
+        assertThat(ofForm("paper")).not().isChecked();
+        page.locator("label:has([name=extent][value=sheet])").click();
+        assertThat(ofForm("paper")).isChecked();
+        page.locator("label:has([value=boxes])").click();
+        page.locator("#well").focus();
+        page.keyboard().press("Control+a");
+        assertThat(page.locator("#delivered")).containsText("3 files, the first");
+        Download archive = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
+        try (ZipInputStream zip = new ZipInputStream(Files.newInputStream(archive.path()))) {
+            assertThat(zip.getNextEntry().getName()).isEqualTo("1 Panel 1.png");
         }
         page.reload();
         ready();
         page.keyboard().press("6");
         assertThat(ofForm("names")).hasValue("{n} {panel}");
-        assertThat(page.locator("#delivery-list li")).hasCount(1);
+        assertThat(page.locator("#delivery-list li")).hasCount(2);
         // A list that does not come is told of once and asked for again.
         page.route("**/deliveries", route -> route.fulfill(new Route.FulfillOptions().setStatus(409)), new Page.RouteOptions().setTimes(1));
-        page.locator("#delivery-list [data-deed=forget]").click();
-        assertThat(page.locator(".say.fault")).containsText("not known just now");
-        assertThat(page.locator("#delivery-list li")).hasCount(0);
+        page.locator("#delivery-list [data-deed=forget]").first().click();
+        assertThat(page.locator(".say.fault")).containsText("can't be refreshed right now");
+        assertThat(page.locator("#delivery-list li")).hasCount(1);
     }
 
     /** A name sets the form; the form's settings are kept, delivered together with others, and forgotten. */

@@ -58,7 +58,7 @@ class DressBrowserTest extends Browsed {
         undoSays("Rim: Panel 1");
         assertThat(field("width")).hasValue("2.12 mm");
         exact("Outside").click();
-        assertThat(page.locator("#panels .rim")).hasAttribute("clip-path", "url(#around-p1)");
+        assertThat(page.locator("#panels .rim")).hasAttribute("clip-path", "url(#rim-p1)");
         exact("Dashed").click();
         assertThat(page.locator("#panels .rim[stroke-dasharray]")).hasCount(1);
         tint(page.locator("[data-part=rim] .tint"), "rgb(179, 38, 30)");
@@ -66,7 +66,7 @@ class DressBrowserTest extends Browsed {
         tint(page.locator("[data-part=rim] .tint"), "mud");
         assertThat(page.locator("[data-part=rim] .problem")).containsText("is not a colour. Write it like");
         page.locator("select[data-field=blend]").selectOption("multiply");
-        undoSays("Blend multiply: Panel 1");
+        undoSays("Blend: Multiply · multiply: Panel 1");
         type(field("width"), "-3");
         assertThat(page.locator("[data-part=rim] .problem").first()).containsText("0 takes it away");
         page.locator("[data-copy-finish=all]").click();
@@ -172,19 +172,19 @@ class DressBrowserTest extends Browsed {
         assertThat(rule.width).isCloseTo(paper.width, within(3.0));
         assertThat(page.locator("#draw-rule")).hasAttribute("aria-pressed", "false");
         page.keyboard().press("Delete");
-        undoSays("Remove: Rule 3");
+        undoSays("Delete: Rule 3");
         // Away from corners, sides and guides catch: four pixels aside it still stands upright on the side.
         BoundingBox side = panel(0).boundingBox();
         page.getByText("Draw a rule").click();
         page.mouse().move(side.x + 4, side.y + side.height * 0.3);
-        page.waitForResponse("**/snaps?*", page.mouse()::down);
+        page.waitForResponse("**/snaps", page.mouse()::down);
         page.mouse().move(side.x + 30, side.y + side.height * 0.6);
         page.mouse().move(side.x - 3, side.y + side.height * 0.7);
         page.mouse().up();
         undoSays("Rule");
         assertThat(middle(page.locator("#panels .panel.rule .rim"))[0]).isCloseTo(side.x, within(0.6));
         page.keyboard().press("Delete");
-        undoSays("Remove: Rule 4");
+        undoSays("Delete: Rule 4");
         page.getByText("Rules along gaps").click();
         undoSays("Rules along the gaps");
         double before = middle(page.locator("#panels .panel.rule .rim"))[0];
@@ -204,7 +204,7 @@ class DressBrowserTest extends Browsed {
     void coloursAndPaper() throws Exception {
         dressed();
         open("palette");
-        page.getByText("Take its colours").click();
+        page.getByText("Add its colours").click();
         undoSays("6 colours to the palette");
         click(panel(0));
         type(field("width"), "2 mm");
@@ -249,8 +249,8 @@ class DressBrowserTest extends Browsed {
         ByteArrayOutputStream png = new ByteArrayOutputStream();
         ImageIO.write(mill, "png", png);
         bring(new FilePayload("Mill.png", "image/png", png.toByteArray()));
-        page.locator(".shelf-picture[title*=Mill]").dblclick();
-        page.getByText("Take a plain background out").click();
+        closer(page.locator(".shelf li:has([title*=Mill])"));
+        page.getByText("Remove a plain background").click();
         page.locator("#clear .btn").first().click();
         undoSays("Clear background: Mill");
         assertThat(page.locator(".closer-picture image")).hasAttribute("href", Pattern.compile("/without-00b1[34].-100-80/medium"));

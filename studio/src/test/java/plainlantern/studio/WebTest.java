@@ -103,8 +103,8 @@ class WebTest extends StudioTest {
     void aPageThatIsBehindGetsEverything() throws Exception {
         send("/edits", edit("{'kind':'move-panels','panels':['p1'],'dx':1,'dy':0}", 1));
         assertThat(answer(send("/edits", edit("{'kind':'move-panels','panels':['p2'],'dx':1,'dy':0}", 1))).path("changed").size()).isEqualTo(3);
-        assertThat(ask(get("/sheets/" + id + "/changes?version=3&stage=fill")).getStatus()).isEqualTo(204);
-        assertThat(answer(ask(get("/sheets/" + id + "/changes?version=2&stage=fill"))).path("changed").size()).isEqualTo(3);
+        assertThat(ask(post("/sheets/" + id + "/changes?version=3&stage=fill")).getStatus()).isEqualTo(204);
+        assertThat(answer(ask(post("/sheets/" + id + "/changes?version=2&stage=fill"))).path("changed").size()).isEqualTo(3);
     }
 
     @ParameterizedTest
@@ -202,7 +202,7 @@ class WebTest extends StudioTest {
     /** Copies travel to any sheet of the account; a picture that belongs to nobody here does not come along. */
     @Test
     void copiesArePastedWithPicturesOfTheAccountAlone() throws Exception {
-        String copied = ask(get("/sheets/" + id + "/copy").param("panels", "p1", "p2")).getContentAsString();
+        String copied = ask(post("/sheets/" + id + "/copy").param("panels", "p1", "p2")).getContentAsString();
         String paste = "{'edit':{'kind':'paste'," + copied.substring(1, copied.length() - 1).replace('"', '\'') + ",'dx':5,'dy':0},'stage':'arrange','selected':[],'version':1}";
         JsonNode pasted = answer(send("/paste", paste));
         assertThat(pasted.path("order").size()).isEqualTo(5);
@@ -250,7 +250,7 @@ class WebTest extends StudioTest {
     @Test
     void aCopiedSliceLooksTheSameElsewhere() throws Exception {
         send("/edits", edit("{'kind':'make-vista','panels':['p1','p2'],'picture':'" + picture.id() + "'}", 1));
-        String copied = ask(get("/sheets/" + id + "/copy").param("panels", "p1")).getContentAsString();
+        String copied = ask(post("/sheets/" + id + "/copy").param("panels", "p1")).getContentAsString();
         assertThat(copied).contains("\"kind\":\"picture\"", picture.id()).doesNotContain("slice");
         JsonNode pasted = answer(send("/paste", "{'edit':{'kind':'paste'," + copied.substring(1, copied.length() - 1).replace('"', '\'') + ",'dx':0,'dy':0},'stage':'arrange','selected':[],'version':2}"));
         assertThat(pasted.path("changed").size()).isEqualTo(1);
@@ -261,13 +261,13 @@ class WebTest extends StudioTest {
     @Test
     void patternsAreAskedFor() throws Exception {
         for (Gallery.Card card : Gallery.PATTERNS) {
-            String form = ask(get("/sheets/" + id + "/patterns/" + card.kind())).getContentAsString();
+            String form = ask(post("/sheets/" + id + "/patterns/" + card.kind())).getContentAsString();
             assertThat(form).contains("data-kind=\"" + card.kind() + "\"", card.label(), "data-number=");
         }
-        assertThat(ask(get("/sheets/" + id + "/patterns/again").param("selected", "p3")).getContentAsString()).contains("data-again=\"true\"", "value=\"5.00 mm\"", "data-number=\"columns\"");
-        assertThat(ask(get("/sheets/" + id + "/patterns/spiral")).getStatus()).isEqualTo(422);
+        assertThat(ask(post("/sheets/" + id + "/patterns/again").param("selected", "p3")).getContentAsString()).contains("data-again=\"true\"", "value=\"5.00 mm\"", "data-number=\"columns\"");
+        assertThat(ask(post("/sheets/" + id + "/patterns/spiral")).getStatus()).isEqualTo(422);
         assertThat(answer(ask(get("/sheets/" + id + "/seams"))).size()).isEqualTo(2);
-        assertThat(answer(ask(get("/sheets/" + id + "/snaps").param("moving", "p1"))).path("lines").size()).isGreaterThan(8);
+        assertThat(answer(ask(post("/sheets/" + id + "/snaps").param("moving", "p1"))).path("lines").size()).isGreaterThan(8);
     }
 
     /** Eight windows at once: every edit finds its turn, none is lost. */
@@ -347,6 +347,6 @@ class WebTest extends StudioTest {
     void aHugeSheetCanBeOpenedThoughNotDeliveredWhole() throws Exception {
         id = sheets.add(member.id(), Sheet.empty("Wall", Unit.MM, 5000, 5000, 2400), "New sheet");
         assertThat(ask(get("/sheets/" + id)).getStatus()).isEqualTo(200);
-        assertThat(answer(ask(get("/sheets/" + id + "/delivery-size?format=png&ppi=2400"))).path("message").asString("")).contains("Up to 101 ppi is possible");
+        assertThat(answer(ask(post("/sheets/" + id + "/delivery-size?format=png&ppi=2400"))).path("message").asString("")).contains("Up to 101 ppi is possible");
     }
 }

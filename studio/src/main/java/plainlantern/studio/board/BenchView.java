@@ -20,7 +20,7 @@ public record BenchView(UUID id, Sheet sheet, Stage stage, SelectionView selecti
         Stage stage = looking.stage();
         Numbers numbers = new Numbers(sheet);
         // Five millimetres, twenty pixels: a gap that is seen as one (common practice).
-        String gap = numbers.length(sheet.unit() == Unit.PX ? 20 * Unit.PX.inMm(sheet.ppi()) : 5);
+        String gap = numbers.length(sheet.unit() == Unit.PX ? 20 * Unit.PX.inMm(sheet.ppi()) : sheet.even(5));
         List<ShelfCard> shelf = stage != Stage.FILL ? List.of()
                 : ShelfCard.all(sheet);
         return new BenchView(id, sheet, stage, SelectionView.of(sheet, selected, looking), numbers, gap, stage == Stage.DRESS ? Optional.of(PaperView.of(sheet)) : Optional.empty(), shelf, sameShelf, Long.toString(Math.round(sheet.ppi())),

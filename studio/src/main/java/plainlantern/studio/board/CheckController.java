@@ -57,7 +57,7 @@ public class CheckController {
     @ResponseBody
     Counts counts(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
         Opened opened = sheets.open(id, member.id());
-        Report report = checked(opened.sheet(), member);
+        Report report = Report.found(opened.sheet(), read(opened.sheet(), member));
         return new Counts(opened.version(), report.count(Weight.FAULT), report.count(Weight.WARNING));
     }
 
@@ -65,16 +65,17 @@ public class CheckController {
     @GetMapping("/check")
     String check(@AuthenticationPrincipal Member member, @PathVariable UUID id, Model model) {
         Sheet sheet = sheets.open(id, member.id()).sheet();
-        model.addAttribute("check", CheckView.of(checked(sheet, member)));
+        model.addAttribute("check", CheckView.of(Report.of(sheet, read(sheet, member))));
         return "board/faults :: faults";
     }
 
-    private Report checked(Sheet sheet, Member member) {
+    /** How well the words of captions can be read. */
+    private Map<String, Legibility> read(Sheet sheet, Member member) {
         Map<String, Legibility> read = new HashMap<>();
         for (Panel panel : sheet.panels()) {
             if (panel.role() == Role.CAPTION && !panel.hidden()) Contrast.of(sheet, panel, pictures.previews(member.id())).ifPresent(reading -> read.put(panel.id(), reading));
         }
-        return Report.of(sheet, read);
+        return read;
     }
 
     /** A part of the sheet as it is delivered at its own ppi, {@code across} by {@code down} pixels around a place in mm, as PNG; {@code kept} for its last kept version. */

@@ -5,6 +5,8 @@ import java.util.Locale;
 import java.util.Optional;
 import plainlantern.geometry.Questions.Question;
 import plainlantern.geometry.Questions;
+import plainlantern.geometry.Unit;
+import plainlantern.sheet.Sheet;
 
 /** Fields of the bench, built from what a record of the core asks for. */
 final class Fields {
@@ -33,12 +35,18 @@ final class Fields {
 
     private static String first(Question q, Numbers numbers, double shorter) {
         return switch (q.kind()) {
-            case LENGTH -> numbers.length(plain(Double.parseDouble(q.first()) * shorter, numbers.sheet().unit().inMm(numbers.sheet().ppi())));
+            case LENGTH -> numbers.length(length(Double.parseDouble(q.first()) * shorter, numbers.sheet()));
             case SHARE -> share(Double.parseDouble(q.first()));
             case TURN -> q.first() + "°";
             case SWITCH -> "";
             default -> q.first();
         };
+    }
+
+    /** Plain in the sheet's unit; of pixels one at least, and whole. */
+    private static double length(double mm, Sheet sheet) {
+        double plain = plain(mm, sheet.unit().inMm(sheet.ppi()));
+        return sheet.unit() == Unit.PX && plain > 0 ? sheet.even(plain) : plain;
     }
 
     private static String shown(Question q, Object value, Numbers numbers) {

@@ -96,7 +96,7 @@ public class DeliverController {
     private DeliveryOrder order(Member member, UUID id, DeliveryForm form, Delivery delivery) {
         List<Sheet> all = new ArrayList<>(List.of(sheets.open(id, member.id()).sheet()));
         List<UUID> more = form.more() == null || delivery.extent() != Extent.SHEET ? List.of() : form.more();
-        BadInput.unless(more.size() < MOST_SHEETS, "more", "At most " + MOST_SHEETS + " sheets are delivered together.");
+        BadInput.unless(more.size() < MOST_SHEETS, "more", "At most " + MOST_SHEETS + " sheets can be made together.");
         for (UUID other : more) all.add(sheets.open(other, member.id()).sheet());
         return new DeliveryOrder(member.id(), id, all, form.chosen(), delivery);
     }
@@ -131,7 +131,7 @@ public class DeliverController {
         String said = name.strip();
         BadInput.unless(!said.isEmpty() && said.length() <= 60, "name", "Settings need a name of at most 60 letters.");
         BadInput.unless(SetRow.USUAL.stream().noneMatch(set -> set.name().equalsIgnoreCase(said)), "name", "“" + said + "” comes with the application. Choose another name.");
-        BadInput.unless(sets.list(member.id()).size() < MOST_SETS, "name", "There are " + MOST_SETS + " settings already. Forget one first.");
+        BadInput.unless(sets.list(member.id()).size() < MOST_SETS, "name", "There are " + MOST_SETS + " settings already. Delete one first.");
         sets.put(member.id(), said, form.delivery());
         return sets(member, model);
     }

@@ -14,6 +14,7 @@ import plainlantern.scene.Extent;
 /**
  * What a form says of a delivery, as it was typed; what it does not say is as usual.
  *
+ * @param turned   whether panels cut to their shape keep their turn
  * @param scale    per cent
  * @param atMost   kB; empty for any size
  * @param words    "text" or "outlines"
@@ -21,17 +22,22 @@ import plainlantern.scene.Extent;
  * @param more     the ids of further sheets
  * @param sets     the ids of kept settings, which then count instead of all others
  */
-public record DeliveryForm(String format, String extent, String ppi, String scale, String paper, String bleed, String marks, String quality, String chroma,
+public record DeliveryForm(String format, String extent, String turned, String ppi, String scale, String paper, String bleed, String marks, String quality, String chroma,
                            String atMost, String words, String linked, String names, String selected, List<UUID> more, List<String> sets) {
     Delivery delivery() {
         Delivery usual = Delivery.of(Format.of(said(format) ? format : "png"), Lengths.number(ppi, "ppi"));
         // A field that the format has no use for is not looked at.
         boolean jpeg = usual.format() == Format.JPEG;
         boolean lossy = jpeg || usual.format() == Format.WEBP || !usual.format().pixels();
-        return new Delivery(usual.format(), said(extent) ? chosen("extent", extent, Extent.values()) : usual.extent(), usual.ppi(), said(scale) ? Lengths.number(scale, "scale") / 100 : 1,
+        return new Delivery(usual.format(), parts(usual), usual.ppi(), said(scale) ? Lengths.number(scale, "scale") / 100 : 1,
                 said(paper), said(bleed), said(marks) && usual.format() == Format.PDF, lossy && said(quality) ? whole(quality) : usual.quality(),
                 jpeg && said(chroma) ? chosen("chroma", chroma, Chroma.values()) : usual.chroma(), jpeg && said(atMost) ? kilobytes(atMost) : 0,
                 said(words) ? words.equals("text") : usual.live(), said(linked) && usual.format() == Format.SVG, said(names) ? names : FileNames.USUAL);
+    }
+
+    private Extent parts(Delivery usual) {
+        Extent meant = said(extent) ? chosen("extent", extent, Extent.values()) : usual.extent();
+        return meant == Extent.FORMS && said(turned) ? Extent.TURNED : meant;
     }
 
     List<String> chosen() {

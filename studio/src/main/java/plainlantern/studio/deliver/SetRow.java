@@ -28,7 +28,8 @@ public record SetRow(String id, String name, Delivery settings, boolean own) {
         Delivery s = settings;
         Map<String, String> fields = new LinkedHashMap<>();
         fields.put("format", s.format().label());
-        fields.put("extent", s.extent().label());
+        fields.put("extent", (s.extent() == Extent.TURNED ? Extent.FORMS : s.extent()).label());
+        if (s.extent() == Extent.TURNED) fields.put("turned", "true");
         fields.put("ppi", PathData.number(s.ppi(), 3));
         fields.put("scale", PathData.number(s.scale() * 100, 3) + " %");
         fields.put("quality", Integer.toString(s.quality()));

@@ -50,7 +50,7 @@ class ViewsTest {
     @Test
     void lengthsAreInTheSheetsUnit() {
         assertThat(SelectionView.of(sheet(Unit.IN), List.of("p1"), Looking.at("settle")).left()).isEqualTo("0.394 in");
-        assertThat(SelectionView.of(sheet(Unit.PX), List.of("p1"), Looking.at("settle")).left()).isEqualTo("118.1 px");
+        assertThat(SelectionView.of(sheet(Unit.PX), List.of("p1"), Looking.at("settle")).left()).isEqualTo("118 px");
         assertThat(BenchView.of(UUID.randomUUID(), sheet(Unit.PX), new Looking(Stage.ARRANGE, false, -1), List.of()).gap()).isEqualTo("20 px");
     }
 
