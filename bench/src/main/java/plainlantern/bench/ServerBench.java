@@ -86,7 +86,7 @@ public final class ServerBench {
             row("preview " + pattern.split("'")[1] + " of 300", times);
         }
         double[] snaps = new double[20];
-        for (int i = 0; i < snaps.length; i++) snaps[i] = timed(() -> get("/sheets/" + id + "/snaps?moving=p7"));
+        for (int i = 0; i < snaps.length; i++) snaps[i] = timed(() -> form("/sheets/" + id + "/snaps", "moving=p7"));
         row("what catches one panel of 300", snaps);
         double[] seams = new double[20];
         for (int i = 0; i < seams.length; i++) seams[i] = timed(() -> get("/sheets/" + id + "/seams"));

@@ -13,18 +13,22 @@ import plainlantern.geometry.Point;
 public final class Spacing {
     private Spacing() {}
 
-    /** The rows along an axis, each from its first unit on: a unit whose middle lies within another's extent across the axis stands in that one's row. */
+    /** The rows along an axis, each from its first unit on: a unit stands in another's row that shares more than half of the smaller one's extent across the axis with it. */
     public static List<List<Units.One>> rows(List<Units.One> units, Axis axis) {
         Axis down = axis.other();
         List<Units.One> left = new ArrayList<>(units.stream().sorted(Comparator.comparingDouble(u -> down.start(u.box()))).toList());
         List<List<Units.One>> rows = new ArrayList<>();
         while (!left.isEmpty()) {
-            double end = down.end(left.get(0).box());
-            List<Units.One> row = left.stream().filter(u -> down.middle(u.box()) < end).toList();
-            rows.add(sorted(row.isEmpty() ? List.of(left.get(0)) : row, axis));
-            left.removeAll(rows.get(rows.size() - 1));
+            Box first = left.get(0).box();
+            List<Units.One> row = left.stream().filter(u -> u.box() == first || 2 * shared(first, u.box(), down) > Math.min(down.size(first), down.size(u.box()))).toList();
+            rows.add(sorted(row, axis));
+            left.removeAll(row);
         }
         return rows;
+    }
+
+    private static double shared(Box one, Box other, Axis axis) {
+        return Math.min(axis.end(one), axis.end(other)) - Math.max(axis.start(one), axis.start(other));
     }
 
     /** Moves the inner units so that the middles of all are equally far apart; the outermost two stay. */

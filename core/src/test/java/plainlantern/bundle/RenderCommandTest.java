@@ -67,13 +67,17 @@ class RenderCommandTest {
     void itRefusesInWordsAndLeavesNoFile() throws Exception {
         assertThat(run().said()).startsWith("Usage: render BUNDLE");
         assertThat(run("none.zip", "--out", "a.png").said()).contains("There is no file none.zip");
-        assertThat(run("card.zip", "--format", "oil", "--out", "a.png").said()).contains("cannot be delivered");
+        assertThat(run("card.zip", "--format", "oil", "--out", "a.png").said()).contains("cannot be made");
         assertThat(run("card.zip", "--ppi", "0", "--out", "a.png").said()).contains("from 1 to 4800");
         Ended unknown = run("card.zip", "--out", "a.png", "--colour");
         assertThat(unknown.code()).isEqualTo(2);
         assertThat(unknown.said()).startsWith("--colour is not known here.").contains("Usage");
         assertThat(run("card.zip", "--out", "a.png", "--extent", "half").said()).contains("sheet, selection, forms, turned, boxes");
         assertThat(run("card.zip", "--out", "a.png", "--extent", "forms").said()).contains("no panel here");
+        Ended nowhere = run("card.zip", "--out", "no/such/folder/a.png");
+        assertThat(nowhere.code()).isEqualTo(2);
+        assertThat(nowhere.said()).contains("cannot be read or written").doesNotContain("Exception");
+        assertThat(run("card.zip", "--out", "a.jpg", "--ppi", "4800", "--scale", "9000").said()).contains("pixels").doesNotContain("Exception");
         assertThat(folder.resolve("a.png")).doesNotExist();
     }
 }

@@ -4,6 +4,7 @@ import { onBench, clearProblems, problemAt } from "./bench-parts.js";
 import { ask, askForm, latest } from "./server.js";
 import { redraw } from "./marks.js";
 import { say } from "./notes.js";
+import { choose } from "./ask.js";
 
 const POLL = 500;
 /** Until a server that does not answer is asked again. */
@@ -171,7 +172,10 @@ onBench("#delivery-sets", async (at) => {
       fill(form, JSON.parse(deed.dataset.settings));
       form.dispatchEvent(new Event("change"));
     }
-    if (deed?.dataset.deed === "forget") show(await ask(`/delivery-sets/${deed.closest(".set").dataset.set}/forget`, { method: "POST" }));
+    if (deed?.dataset.deed !== "forget") return;
+    const set = deed.closest(".set");
+    const sure = await choose(`Delete the settings “${set.querySelector("b").textContent}”? This can’t be undone.`, [["yes", "Delete them"]]);
+    if (sure) show(await ask(`/delivery-sets/${set.dataset.set}/forget`, { method: "POST" }));
   });
   at.addEventListener("submit", (event) => {
     event.preventDefault();

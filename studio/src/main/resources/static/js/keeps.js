@@ -3,6 +3,7 @@ import { sheet } from "./sheet.js";
 import { ask, change } from "./server.js";
 import { clearProblems, problemAt } from "./bench-parts.js";
 import { say } from "./notes.js";
+import { choose } from "./ask.js";
 import { tellTimes } from "./times.js";
 
 const dialog = document.getElementById("keeps");
@@ -52,5 +53,7 @@ list.addEventListener("click", async ({ target }) => {
     pair.scrollIntoView({ block: "nearest" });
   }
   if (deed === "return" && await change(`keeps/${keep}/return`, {})) dialog.close();
-  if (deed === "forget") show(await ask(address(`/${keep}/forget`), { method: "POST" }));
+  if (deed !== "forget") return;
+  const sure = await choose(`Delete the version “${row.querySelector("b").textContent}”? This can’t be undone.`, [["yes", "Delete it"]]);
+  if (sure) show(await ask(address(`/${keep}/forget`), { method: "POST" }));
 });

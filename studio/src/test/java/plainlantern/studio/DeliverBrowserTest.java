@@ -93,6 +93,7 @@ class DeliverBrowserTest extends Browsed {
         page.locator("#run-sets .btn-plain").click();
         assertThat(page.locator("#delivery-list a")).hasCount(2);
         page.locator(".set [data-deed=forget]").click();
+        page.locator("#ask button:has-text('Delete them')").click();
         assertThat(page.locator(".set")).hasCount(3);
     }
 }
