@@ -106,7 +106,8 @@ public final class Chance {
         for (int i = 0; i < count; i++) {
             int sort = draw(4);
             int point = sort < 2 ? 'a' + draw(26) : sort == 2 ? ' ' + draw(95) : 0xA1 + draw(0x1FFFF);
-            out.appendCodePoint(Character.isDefined(point) && !(point >= 0xD800 && point <= 0xDFFF) && point < 0xFFFE || point > 0x10000 && Character.isDefined(point) ? point : 'x');
+            out.appendCodePoint(Character.isDefined(point) && !(point >= 0xD800 && point <= 0xDFFF) && point < 0xFFFE || point > 0x10000
+                    && Character.isDefined(point) ? point : 'x');
         }
         return told(out.toString().isBlank() ? "x" : out.toString());
     }

@@ -28,7 +28,8 @@ class Trying implements InvocationInterceptor, ParameterResolver {
     }
 
     @Override
-    public void interceptTestMethod(Invocation<Void> invocation, ReflectiveInvocationContext<Method> call, ExtensionContext context) throws Throwable {
+    public void interceptTestMethod(Invocation<Void> invocation, ReflectiveInvocationContext<Method> call,
+            ExtensionContext context) throws Throwable {
         invocation.skip();
         Method method = call.getExecutable();
         method.setAccessible(true);
@@ -50,7 +51,8 @@ class Trying implements InvocationInterceptor, ParameterResolver {
         if (failed.isEmpty()) return;
         Chance least = smallest(method, target, chance);
         Throwable why = failure(method, target, least.again()).orElse(failed.get());
-        throw new AssertionError(method.getName() + " fails with seed " + seed + "L. The smallest case found: " + least + System.lineSeparator() + why.getMessage(), why);
+        throw new AssertionError(method.getName() + " fails with seed " + seed + "L. The smallest case found: " + least
+                + System.lineSeparator() + why.getMessage(), why);
     }
 
     private static Optional<Throwable> failure(Method method, Object target, Chance chance) throws IllegalAccessException {
@@ -71,7 +73,8 @@ class Trying implements InvocationInterceptor, ParameterResolver {
             smaller = false;
             for (int at = 0; at < least.taken().length && left > 0; at++) {
                 int[] now = least.taken();
-                for (int[] next : new int[][] {without(now, at, 8), without(now, at, 1), set(now, at, 0), set(now, at, now[at] / 2), set(now, at, now[at] - 1)}) {
+                for (int[] next : new int[][] {without(now, at, 8), without(now, at, 1), set(now, at, 0), set(now, at, now[at] / 2),
+                        set(now, at, now[at] - 1)}) {
                     if (Arrays.equals(next, now) || left-- <= 0) continue;
                     Chance chance = Chance.replaying(next);
                     if (failure(method, target, chance).isEmpty() || !chance.smallerThan(least)) continue;

@@ -35,13 +35,15 @@ public record Ground(Box box, double turn, Optional<Outline> within) {
         Seat seat = panel.seat();
         boolean whole = panel.outline().equals(Rectangle.SHARP);
         Outline seen = seat.mirrored() ? Piece.outline(panel.ownPath().mapped(Affine.scale(-1, 1))) : panel.outline();
-        return new Ground(Box.around(seat.centre(), seat.width(), seat.height()), seat.turn(), whole ? Optional.empty() : Optional.of(seen));
+        return new Ground(Box.around(seat.centre(), seat.width(), seat.height()), seat.turn(), whole ? Optional.empty()
+                : Optional.of(seen));
     }
 
     /** The pieces of the pattern here, trimmed, in this ground's own frame. */
     public List<Piece> pieces(Pattern pattern, Sheet sheet) {
         List<Piece> pieces = pattern.pieces(box, sheet.shelf().stream().map(Ground::aspect).toList());
-        if (sheet.unit() == Unit.PX && turn == 0) pieces = pieces.stream().map(piece -> onPixels(piece, Unit.PX.inMm(sheet.ppi()))).toList();
+        if (sheet.unit() == Unit.PX && turn == 0)
+            pieces = pieces.stream().map(piece -> onPixels(piece, Unit.PX.inMm(sheet.ppi()))).toList();
         if (within.isEmpty()) return pieces;
         Path form = within.get().path(box.width(), box.height()).mapped(Affine.move(box.centre()));
         List<Piece> trimmed = new ArrayList<>();
@@ -57,7 +59,8 @@ public record Ground(Box box, double turn, Optional<Outline> within) {
         if (!(piece.outline() instanceof Rectangle) || piece.turn() != 0) return piece;
         Box at = Box.around(piece.centre(), piece.width(), piece.height());
         Box snapped = Box.between(onPixel(at.x(), px), onPixel(at.y(), px), onPixel(at.right(), px), onPixel(at.bottom(), px));
-        return snapped.shorter() < px / 2 ? piece : new Piece(piece.outline(), snapped.centre(), snapped.width(), snapped.height(), 0, piece.picture());
+        return snapped.shorter() < px / 2 ? piece : new Piece(piece.outline(), snapped.centre(), snapped.width(), snapped.height(),
+                0, piece.picture());
     }
 
     /** Halves go up, whatever the last bit says. */

@@ -13,14 +13,18 @@ import plainlantern.geometry.Point;
 public final class Spacing {
     private Spacing() {}
 
-    /** The rows along an axis, each from its first unit on: a unit stands in another's row that shares more than half of the smaller one's extent across the axis with it. */
+    /**
+     * The rows along an axis, each from its first unit on: a unit stands in another's row that shares more than half of the smaller one's
+     * extent across the axis with it.
+     */
     public static List<List<Units.One>> rows(List<Units.One> units, Axis axis) {
         Axis down = axis.other();
         List<Units.One> left = new ArrayList<>(units.stream().sorted(Comparator.comparingDouble(u -> down.start(u.box()))).toList());
         List<List<Units.One>> rows = new ArrayList<>();
         while (!left.isEmpty()) {
             Box first = left.get(0).box();
-            List<Units.One> row = left.stream().filter(u -> u.box() == first || 2 * shared(first, u.box(), down) > Math.min(down.size(first), down.size(u.box()))).toList();
+            List<Units.One> row = left.stream().filter(u -> u.box() == first
+                    || 2 * shared(first, u.box(), down) > Math.min(down.size(first), down.size(u.box()))).toList();
             rows.add(sorted(row, axis));
             left.removeAll(row);
         }

@@ -37,7 +37,8 @@ public final class RenderCommand {
               --format png|jpeg|tiff|webp|pdf|svg|openraster   what FILE's extension says, if not told
               --ppi N            pixels an inch; the sheet's own, if not told
               --scale PERCENT    100 is the size on the sheet
-              --extent sheet|selection|forms|turned|boxes      forms, turned (as on the sheet) and boxes: each panel alone, several in an archive
+              --extent sheet|selection|forms|turned|boxes      forms, turned (as on the sheet) and boxes: each panel
+                                 alone, several in an archive
               --select NAME,...  panels by name or id
               --names PATTERN    of files in an archive: {sheet}, {panel}, {n}
               --no-paper  --paper (a selection has none)  --bleed  --marks (PDF)
@@ -55,7 +56,8 @@ public final class RenderCommand {
             System.err.println(e.getMessage());
             System.exit(2);
         } catch (FileSystemException e) {
-            System.err.println("This file cannot be read or written: " + e.getFile() + (e.getReason() == null ? "." : ": " + e.getReason() + "."));
+            System.err.println("This file cannot be read or written: " + e.getFile() + (e.getReason() == null ? "."
+                    : ": " + e.getReason() + "."));
             System.exit(2);
         } catch (IOException | UncheckedIOException e) {
             System.err.println("This could not be read or written: " + e.getMessage());
@@ -111,7 +113,8 @@ public final class RenderCommand {
         boolean paper = options.containsKey("paper") || !options.containsKey("no-paper") && extent != Extent.SELECTION;
         Function<String, Double> number = name -> Lengths.number(options.get(name), name);
         return new Delivery(usual.format(), extent,
-                options.containsKey("ppi") ? number.apply("ppi") : usual.ppi(), options.containsKey("scale") ? number.apply("scale") / 100 : 1, paper,
+                options.containsKey("ppi") ? number.apply("ppi") : usual.ppi(), options.containsKey("scale")
+                        ? number.apply("scale") / 100 : 1, paper,
                 options.containsKey("bleed"), options.containsKey("marks"), options.containsKey("quality") ? (int) Math.round(number.apply("quality")) : usual.quality(),
                 options.containsKey("chroma") ? chosen("chroma", options.get("chroma"), Delivery.Chroma.values()) : usual.chroma(),
                 options.containsKey("at-most") ? Math.round(number.apply("at-most")) : 0, options.containsKey("words") ? words(options.get("words")) : usual.live(),

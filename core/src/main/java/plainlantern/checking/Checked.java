@@ -72,7 +72,8 @@ final class Checked {
 
     /** All words that are delivered, from back to front. */
     List<Lettered> words() {
-        return panels.stream().flatMap(p -> p.shown().stream().filter(Words.class::isInstance).map(layer -> new Lettered(p, (Words) layer))).toList();
+        return panels.stream().flatMap(p -> p.shown().stream().filter(Words.class::isInstance).map(layer -> new Lettered(p, (Words) layer)))
+                .toList();
     }
 
     List<Shown> shown(Panel panel) {

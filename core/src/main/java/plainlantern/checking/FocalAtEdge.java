@@ -35,7 +35,8 @@ final class FocalAtEdge implements Check {
             }
         }
         // The panel that shows it best speaks for its vista, which is moved as a whole.
-        for (Optional<Seen> best : vistas.values()) best.filter(seen -> !seen.enough()).ifPresent(seen -> faults.add(fault(checked, seen, seen.shown().panel().name(), true)));
+        for (Optional<Seen> best : vistas.values())
+            best.filter(seen -> !seen.enough()).ifPresent(seen -> faults.add(fault(checked, seen, seen.shown().panel().name(), true)));
         return faults;
     }
 
@@ -50,14 +51,18 @@ final class FocalAtEdge implements Check {
         Panel panel = shown.panel();
         double off = Polygons.fromEdge(panel.ownPath(), at);
         double depth = Polygons.contains(panel.ownPath(), at) ? off : -off;
-        return new Seen(shown, depth, depth >= 0 && depth >= checked.limits().focal() * Math.min(panel.seat().width(), panel.seat().height()));
+        return new Seen(shown, depth, depth >= 0 && depth >= checked.limits()
+                .focal() * Math.min(panel.seat().width(), panel.seat().height()));
     }
 
     private static Fault fault(Checked checked, Seen seen, String name, boolean vista) {
         Panel panel = seen.shown().panel();
         boolean inside = seen.depth() >= 0;
-        String says = name + ": the focal point " + (vista ? "of its vista " : "") + "is " + (inside ? "only " + checked.length(seen.depth()) + " from the edge." : checked.length(-seen.depth()) + " outside.");
-        List<String> about = vista ? checked.sheet().members(panel.slice().orElseThrow().vista()).stream().map(Panel::id).toList() : List.of(panel.id());
-        return new Fault(inside ? Weight.WARNING : Weight.FAULT, about, says, checked.box(panel), Optional.of(new PlaceFocal(List.of(panel.id()), FocalPlace.CENTRE, vista, seen.shown().layer(), false)));
+        String says = name + ": the focal point " + (vista ? "of its vista " : "") + "is "
+                + (inside ? "only " + checked.length(seen.depth()) + " from the edge." : checked.length(-seen.depth()) + " outside.");
+        List<String> about = vista ? checked.sheet().members(panel.slice().orElseThrow().vista()).stream().map(Panel::id).toList()
+                : List.of(panel.id());
+        return new Fault(inside ? Weight.WARNING : Weight.FAULT, about, says, checked.box(panel),
+                Optional.of(new PlaceFocal(List.of(panel.id()), FocalPlace.CENTRE, vista, seen.shown().layer(), false)));
     }
 }

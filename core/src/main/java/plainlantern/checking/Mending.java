@@ -18,8 +18,8 @@ import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Vista;
 
 /**
- * Tells the mends that make a sheet better from those that would only exchange one fault for another. A mend answers for what it touches and for what
- * that comes near: only this much of the sheet is looked at again.
+ * Tells the mends that make a sheet better from those that would only exchange one fault for another. A mend answers for what it touches
+ * and for what comes near: only this much of the sheet is looked at again.
  */
 final class Mending {
     /** What lies within so many mm of what a mend touches is near it. */
@@ -41,7 +41,8 @@ final class Mending {
     }
 
     /**
-     * The mends of these faults as one step: all of them, or, where together they would make another fault, each that is sound after those before it.
+     * The mends of these faults as one step: all of them, or, where together they would make another fault, each that is sound after those
+     * before it.
      * Empty where there are not two of them.
      */
     Optional<Edit> all(String title, List<Fault> faults) {
@@ -93,7 +94,9 @@ final class Mending {
         return sheet.panels().stream().filter(p -> ids.contains(p.id())).map(p -> p.boundsOnSheet().grown(NEAR)).toList();
     }
 
-    /** What is looked at again: what is touched, what is near it before or after, what stands in a row or column with it, and vistas whole. */
+    /**
+     * What is looked at again: what is touched, what is near it before or after, what stands in a row or column with it, and vistas whole.
+     */
     private static Set<String> about(Sheet before, Sheet after, Set<String> touched) {
         Set<String> about = new HashSet<>(touched);
         for (Sheet each : List.of(before, after)) {
@@ -102,7 +105,8 @@ final class Mending {
                 Box box = panel.boundsOnSheet();
                 if (places.stream().anyMatch(place -> place.meets(box) || inLine(place, box))) about.add(panel.id());
             }
-            Set<String> vistas = each.panels().stream().filter(p -> about.contains(p.id())).flatMap(p -> p.slice().stream()).map(s -> s.vista()).collect(Collectors.toSet());
+            Set<String> vistas = each.panels().stream().filter(p -> about.contains(p.id())).flatMap(p -> p.slice().stream())
+                    .map(s -> s.vista()).collect(Collectors.toSet());
             for (Panel panel : each.panels()) if (panel.slice().map(s -> vistas.contains(s.vista())).orElse(false)) about.add(panel.id());
         }
         return about;
@@ -114,14 +118,19 @@ final class Mending {
         return row || Math.abs(own.x() - box.x()) < LINE && Math.abs(own.width() - box.width()) < LINE;
     }
 
-    /** How many faults of that weight or a heavier one there are of each kind at each of the elements {@code about}, as far as what was touched, or lies at {@code places}, has to do with them. */
+    /**
+     * How many faults of that weight or a heavier one there are of each kind at each of the elements {@code about}, as far as what was
+     * touched, or lies at {@code places}, has to do with them.
+     */
     private Map<String, Integer> weighed(Sheet whole, Set<String> about, Weight least, Set<String> touched, List<Box> places) {
         Sheet part = whole.with(whole.elements().stream().filter(e -> about.contains(e.id())).toList());
         Map<String, Integer> weighed = new HashMap<>();
         Report.all(part, read).forEach((check, faults) -> {
             for (Fault fault : faults) {
-                boolean answers = places.isEmpty() || fault.panels().stream().anyMatch(touched::contains) || places.stream().anyMatch(place -> place.meets(fault.place()));
-                if (answers && fault.weight().compareTo(least) <= 0) weighed.merge(check.title() + " " + fault.weight() + " " + fault.panels(), 1, Integer::sum);
+                boolean answers = places.isEmpty() || fault.panels().stream().anyMatch(touched::contains)
+                        || places.stream().anyMatch(place -> place.meets(fault.place()));
+                if (answers && fault.weight().compareTo(least) <= 0)
+                    weighed.merge(check.title() + " " + fault.weight() + " " + fault.panels(), 1, Integer::sum);
             }
         });
         return weighed;

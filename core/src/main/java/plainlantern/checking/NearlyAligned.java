@@ -41,7 +41,10 @@ final class NearlyAligned implements Check {
         return Double.isNaN(other) || Math.abs(one) < Math.abs(other) ? one : other;
     }
 
-    /** Lines on which edges of one side lie. The more of them lie on one, the more it is the line; where as many do, the one that comes first. */
+    /**
+     * Lines on which edges of one side lie. The more of them lie on one, the more it is the line; where as many do, the one that comes
+     * first.
+     */
     private static final class Lines {
         private final double limit;
         private final double[] edges;

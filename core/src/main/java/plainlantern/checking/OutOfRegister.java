@@ -20,7 +20,8 @@ final class OutOfRegister implements Check {
             panel.slice().map(slice -> slice.nudge()).filter(nudge -> !nudge.equals(Nudge.NONE)).ifPresent(nudge -> {
                 double off = Math.hypot(nudge.dx(), nudge.dy());
                 if (off >= checked.limits().aligned() || Math.abs(nudge.turn()) > 0.5 || Math.abs(nudge.zoom() - 1) > 0.01) return;
-                faults.add(checked.fault(Weight.WARNING, panel, panel.name() + ": its slice is " + checked.length(off) + " out of register.", new Loosen(List.of(panel.id()), 0, 0, 0, 0, false)));
+                faults.add(checked.fault(Weight.WARNING, panel, panel.name() + ": its slice is " + checked.length(off)
+                        + " out of register.", new Loosen(List.of(panel.id()), 0, 0, 0, 0, false)));
             });
         }
         return faults;

@@ -44,7 +44,8 @@ public record Report(List<Kind> kinds) {
         Map<Check, List<Fault>> found = found(sheet, read, KINDS);
         Mending mending = new Mending(sheet, read);
         List<Kind> kinds = new ArrayList<>();
-        found.forEach((check, faults) -> kinds.add(new Kind(check.title(), faults.stream().map(fault -> mending.sound(fault) ? fault : fault.withoutMend()).toList(),
+        found.forEach((check, faults) -> kinds.add(new Kind(check.title(), faults.stream().map(fault -> mending.sound(fault) ? fault
+                : fault.withoutMend()).toList(),
                 mending.all("Mend: " + check.title().toLowerCase(Locale.ROOT), faults))));
         kinds.sort(Comparator.comparing(Kind::weight));
         return new Report(kinds);

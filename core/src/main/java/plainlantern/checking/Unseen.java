@@ -19,7 +19,8 @@ final class Unseen implements Check {
     @Override
     public List<Fault> find(Checked checked) {
         List<Fault> faults = new ArrayList<>();
-        for (Panel panel : checked.sheet().panels()) if (panel.hidden()) faults.add(checked.fault(Weight.NOTE, panel, panel.name() + " is hidden and in no file."));
+        for (Panel panel : checked.sheet().panels())
+            if (panel.hidden()) faults.add(checked.fault(Weight.NOTE, panel, panel.name() + " is hidden and in no file."));
         List<Panel> panels = checked.panels();
         for (int i = 0; i < panels.size(); i++) {
             Panel panel = panels.get(i);

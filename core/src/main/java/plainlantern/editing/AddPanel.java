@@ -26,7 +26,8 @@ public record AddPanel(Outline outline, OptionalDouble x, OptionalDouble y, Opti
 
     /** Into that box on the sheet. */
     public static AddPanel into(Outline outline, Box box) {
-        return new AddPanel(outline, OptionalDouble.of(box.centre().x()), OptionalDouble.of(box.centre().y()), OptionalDouble.of(box.width()), OptionalDouble.of(box.height()));
+        return new AddPanel(outline, OptionalDouble.of(box.centre().x()), OptionalDouble.of(box.centre().y()),
+                OptionalDouble.of(box.width()), OptionalDouble.of(box.height()));
     }
 
     @Override

@@ -32,7 +32,8 @@ public record CentrePicture(List<String> panels, @Typed.OptionalLength OptionalD
         Point middle = Pictures.centre(after, panel.id(), whole, layer);
         double off = Math.max(Math.abs(across.orElse(middle.x()) - middle.x()), Math.abs(down.orElse(middle.y()) - middle.y()));
         if (off < 0.005) return Optional.empty();
-        return Optional.of(Remark.of("It stops at " + before.length(middle.x()) + " across, " + before.length(middle.y()) + " down: farther, an edge would show. Untick “Stay covered” to go on."));
+        return Optional.of(Remark.of("It stops at " + before.length(middle.x()) + " across, " + before.length(middle.y())
+                + " down: farther, an edge would show. Untick “Stay covered” to go on."));
     }
 
     @Override

@@ -47,7 +47,8 @@ public record Cut(double x1, double y1, double x2, double y2, @Typed.Length doub
         int cut = 0;
         for (Element element : before.elements()) {
             Optional<List<Path>> halves = Optional.empty();
-            if (element instanceof Panel panel && panel.role().takesPictures() && !panel.locked() && !panel.hidden() && (wanted.isEmpty() || wanted.contains(panel.id())) && Cutting.crosses(panel, a, b)
+            if (element instanceof Panel panel && panel.role().takesPictures() && !panel.locked() && !panel.hidden()
+                    && (wanted.isEmpty() || wanted.contains(panel.id())) && Cutting.crosses(panel, a, b)
                     && !(wanted.isEmpty() && Cutting.overshoots(panel, a, b))) {
                 halves = Cutting.halves(panel, a, b, gap);
             }

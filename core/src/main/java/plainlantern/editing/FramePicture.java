@@ -24,7 +24,8 @@ import plainlantern.sheet.Sheet;
  * @param locked whether it is locked at once
  */
 @JsonTypeName("frame-picture")
-public record FramePicture(String picture, Optional<Outline> outline, OptionalDouble x, OptionalDouble y, @Typed.Switch boolean over, @Typed.Switch boolean locked) implements Edit {
+public record FramePicture(String picture, Optional<Outline> outline, OptionalDouble x, OptionalDouble y, @Typed.Switch boolean over,
+        @Typed.Switch boolean locked) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
         Picture chosen = before.picture(picture);

@@ -131,7 +131,8 @@ public record LayOut(Pattern pattern, Where where, List<String> panels, Optional
             if (there.isPresent()) {
                 // Pieces are not mirrored: what a mirrored panel shows is, so that it looks the same.
                 Panel was = there.get().seat().mirrored() ? Refit.flipped(there.get()) : there.get();
-                Outline outline = where != Where.INSIDE && keepsForm(was, piece, givenBefore.get(was.id())) ? was.outline() : piece.outline();
+                Outline outline = where != Where.INSIDE && keepsForm(was, piece, givenBefore.get(was.id())) ? was.outline()
+                        : piece.outline();
                 panel = Refit.resized(before, was, was.withOutline(outline).withSeat(ground.seat(piece)));
                 changed.put(was.id(), filled(before, panel, piece));
             } else {

@@ -26,7 +26,8 @@ import plainlantern.sheet.Sheet;
 public record Loosen(List<String> panels, @Typed.Length @Asked(value = "Offset", first = "0.02", most = 500) double offset,
                      @Typed.Share @Asked(value = "Larger by up to", first = "0.12", most = 2) double zoom,
                      @Typed.Turn @Asked(value = "Turn either way", first = "4", most = 180) double turn,
-                     @Typed.Whole @Asked(value = "Variant", first = "1", most = 999999) int seed, @Typed.Switch boolean agreed) implements Edit {
+                     @Typed.Whole @Asked(value = "Variant", first = "1", most = 999999) int seed, @Typed.Switch boolean agreed)
+                             implements Edit {
     public Loosen {
         Questions.check(Loosen.class, panels, offset, zoom, turn, seed, agreed);
     }
@@ -36,15 +37,18 @@ public record Loosen(List<String> panels, @Typed.Length @Asked(value = "Offset",
         List<Panel> slices = before.panels(panels).stream().filter(p -> p.slice().isPresent()).toList();
         BadInput.unless(!slices.isEmpty(), "panels", "None of these panels shows a vista.");
         boolean still = offset == 0 && zoom == 0 && turn == 0;
-        List<Panel> byHand = slices.stream().filter(p -> !p.slice().get().nudge().equals(Nudge.NONE) && !p.slice().get().nudge().loosened()).toList();
+        List<Panel> byHand = slices.stream().filter(p -> !p.slice().get().nudge().equals(Nudge.NONE) && !p.slice().get().nudge().loosened())
+                .toList();
         if (!agreed && !still && !byHand.isEmpty()) {
-            throw new AskFirst((byHand.size() == 1 ? byHand.get(0).name() + " was" : byHand.size() + " slices were") + " nudged by hand. Loosening gives " + (byHand.size() == 1 ? "it" : "them") + " another place.");
+            throw new AskFirst((byHand.size() == 1 ? byHand.get(0).name() + " was" : byHand.size() + " slices were")
+                    + " nudged by hand. Loosening gives " + (byHand.size() == 1 ? "it" : "them") + " another place.");
         }
         Random chance = new Random(seed);
         Map<String, Nudge> nudges = new HashMap<>();
         for (Panel panel : slices) {
             if (still) nudges.put(panel.id(), Nudge.NONE);
-            else nudges.put(panel.id(), new Nudge(either(chance) * offset, either(chance) * offset, 1 + chance.nextDouble() * zoom, either(chance) * turn, true));
+            else nudges.put(panel.id(), new Nudge(either(chance) * offset, either(chance) * offset, 1 + chance.nextDouble() * zoom,
+                    either(chance) * turn, true));
         }
         return before.changing(nudges.keySet(), p -> p.changingSlices(slice -> ((VistaSlice) slice).nudged(nudges.get(p.id()))));
     }

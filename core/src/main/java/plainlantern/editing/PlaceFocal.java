@@ -26,7 +26,8 @@ import plainlantern.sheet.Vista;
  * @param enlarge whether pictures are enlarged as far as it takes to get there
  */
 @JsonTypeName("place-focal")
-public record PlaceFocal(List<String> panels, FocalPlace to, @Typed.Switch boolean whole, @Typed.Layer int layer, @Typed.Switch boolean enlarge) implements Edit {
+public record PlaceFocal(List<String> panels, FocalPlace to, @Typed.Switch boolean whole, @Typed.Layer int layer,
+        @Typed.Switch boolean enlarge) implements Edit {
     /** Nearer to its place than this, mm, it is there. */
     private static final double THERE = 0.01;
 
@@ -51,13 +52,16 @@ public record PlaceFocal(List<String> panels, FocalPlace to, @Typed.Switch boole
             Optional<Lit> lit = lit(after, panel);
             if (lit.isEmpty()) continue;
             Lit seen = lit.get();
-            double now = to.nearest(seen.sitting(), seen.placement(), seen.focal()).distance(FocalPlace.now(seen.sitting(), seen.placement(), seen.focal()));
+            double now = to.nearest(seen.sitting(), seen.placement(), seen.focal())
+                    .distance(FocalPlace.now(seen.sitting(), seen.placement(), seen.focal()));
             off = Math.max(off, now);
             offered |= now > THERE && to.enlarged(seen.sitting(), seen.placement(), seen.focal()).isPresent();
         }
         if (off <= THERE) return Optional.empty();
         String says = "The focal point stops " + after.length(off) + " short of " + to.place() + ": farther, an edge would show.";
-        return Optional.of(new Remark(says, offered && !enlarge ? Optional.of(new Remark.Offer("Enlarge until it gets there", new PlaceFocal(panels, to, whole, layer, true))) : Optional.empty()));
+        return Optional.of(new Remark(says, offered && !enlarge
+                ? Optional.of(new Remark.Offer("Enlarge until it gets there", new PlaceFocal(panels, to, whole, layer, true)))
+                : Optional.empty()));
     }
 
     private record Lit(Sitting sitting, Placement placement, Focal focal) {}
@@ -68,7 +72,8 @@ public record PlaceFocal(List<String> panels, FocalPlace to, @Typed.Switch boole
         Optional<Picture> picture = shown.map(own -> sheet.picture(own.picture())).filter(p -> p.focal().isPresent());
         if (picture.isEmpty()) return Optional.empty();
         Focal focal = picture.get().focal().orElseThrow();
-        if (!whole || !(panel.content().get(panel.acting(layer)) instanceof VistaSlice slice)) return Optional.of(new Lit(Sitting.of(panel, picture.get()), shown.get().placement(), focal));
+        if (!whole || !(panel.content().get(panel.acting(layer)) instanceof VistaSlice slice))
+            return Optional.of(new Lit(Sitting.of(panel, picture.get()), shown.get().placement(), focal));
         Vista vista = sheet.vista(slice.vista());
         return Optional.of(new Lit(Vistas.sitting(sheet, vista), Vistas.placement(vista, picture.get()), focal));
     }

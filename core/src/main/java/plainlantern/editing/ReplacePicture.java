@@ -23,7 +23,8 @@ import plainlantern.sheet.Sheet;
  * proportions, whatever its size in pixels; of other proportions the middle. A picture placed by a rule is placed by that rule again.
  *
  * @param panels  where; none means everywhere, vistas included
- * @param picture the picture that goes; absent means whatever the panels show foremost, of a slice its whole vista, and empty panels are filled
+ * @param picture the picture that goes; absent means whatever the panels show foremost, of a slice its whole vista, and empty panels are
+ *                filled
  * @param by      the picture that comes
  */
 @JsonTypeName("replace-picture")
@@ -37,10 +38,12 @@ public record ReplacePicture(List<String> panels, Optional<String> picture, Stri
         Picture comes = before.picture(by);
         if (picture.isEmpty()) {
             List<String> into = before.takers(panels);
-            Set<String> vistas = before.panels(into).stream().filter(p -> p.acting(Typed.FRONTMOST) >= 0 && p.content().get(p.acting(Typed.FRONTMOST)) instanceof VistaSlice)
+            Set<String> vistas = before.panels(into).stream().filter(p -> p.acting(Typed.FRONTMOST) >= 0
+                    && p.content().get(p.acting(Typed.FRONTMOST)) instanceof VistaSlice)
                     .map(p -> p.slice().orElseThrow().vista()).collect(Collectors.toSet());
             Sheet after = before.changing(into, p -> replaced(before, p, comes));
-            return after.with(after.elements(), after.lastId(), after.vistas().stream().map(v -> vistas.contains(v.id()) ? v.showing(by) : v).toList());
+            return after.with(after.elements(), after.lastId(), after.vistas().stream()
+                    .map(v -> vistas.contains(v.id()) ? v.showing(by) : v).toList());
         }
         String goes = picture.get();
         List<String> meant = before.users(goes).stream().map(Panel::id).filter(id -> panels.isEmpty() || panels.contains(id)).toList();

@@ -25,15 +25,18 @@ import plainlantern.sheet.Sheet;
 @JsonTypeName("seat-panels")
 public record SeatPanels(List<String> panels, @Typed.OptionalLength OptionalDouble left, @Typed.OptionalLength OptionalDouble top,
                          @Typed.OptionalLength OptionalDouble width, @Typed.OptionalLength OptionalDouble height,
-                         @Typed.OptionalNumber OptionalDouble turn, @Typed.OptionalNumber OptionalDouble anchorX, @Typed.OptionalNumber OptionalDouble anchorY,
+                         @Typed.OptionalNumber OptionalDouble turn, @Typed.OptionalNumber OptionalDouble anchorX,
+                                 @Typed.OptionalNumber OptionalDouble anchorY,
                          @Typed.Switch boolean alike, @Typed.Switch boolean still) implements Edit {
     public SeatPanels {
-        for (OptionalDouble at : List.of(anchorX, anchorY)) BadInput.unless(Math.abs(at.orElse(0)) <= 1, "anchorX", "The point that stays is on the panel's box.");
+        for (OptionalDouble at : List.of(anchorX, anchorY))
+            BadInput.unless(Math.abs(at.orElse(0)) <= 1, "anchorX", "The point that stays is on the panel's box.");
     }
 
     /** Into that box on the sheet. */
     public static SeatPanels into(String panel, Box box) {
-        return new SeatPanels(List.of(panel), OptionalDouble.of(box.x()), OptionalDouble.of(box.y()), OptionalDouble.of(box.width()), OptionalDouble.of(box.height()),
+        return new SeatPanels(List.of(panel), OptionalDouble.of(box.x()), OptionalDouble.of(box.y()), OptionalDouble.of(box.width()),
+                OptionalDouble.of(box.height()),
                 OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), false, false);
     }
 
@@ -53,7 +56,8 @@ public record SeatPanels(List<String> panels, @Typed.OptionalLength OptionalDoub
         double across = width.orElse(alike && height.isPresent() ? seat.width() * height.getAsDouble() / seat.height() : seat.width());
         double down = height.orElse(alike && width.isPresent() ? seat.height() * width.getAsDouble() / seat.width() : seat.height());
         Point shift = new Point(anchorX.orElse(-1) * (seat.width() - across) / 2, anchorY.orElse(-1) * (seat.height() - down) / 2);
-        return new Seat(seat.centre().plus(Affine.turn(seat.turn()).apply(shift)), across, down, turn.isPresent() ? Turns.normal(turn.getAsDouble()) : seat.turn(), seat.mirrored());
+        return new Seat(seat.centre().plus(Affine.turn(seat.turn()).apply(shift)), across, down, turn.isPresent()
+                ? Turns.normal(turn.getAsDouble()) : seat.turn(), seat.mirrored());
     }
 
     @Override

@@ -53,7 +53,8 @@ public record SetFinish(List<String> panels, @Typed.OptionalLength OptionalDoubl
 
     @Override
     public String title(Sheet before) {
-        String what = feather.isPresent() ? "Soft edge" : opacity.isPresent() ? "Opacity" : blend.isPresent() ? "Blend: " + blend.get().title() : width.isPresent() && width.getAsDouble() == 0 ? "No rim" : "Rim";
+        String what = feather.isPresent() ? "Soft edge" : opacity.isPresent() ? "Opacity" : blend.isPresent() ? "Blend: " + blend.get()
+                .title() : width.isPresent() && width.getAsDouble() == 0 ? "No rim" : "Rim";
         return Titles.of(what, before, panels);
     }
 }

@@ -14,7 +14,8 @@ public record SetFit(List<String> panels, Fit fit, @Typed.Layer int layer) imple
     @Override
     public Sheet apply(Sheet before) {
         BadInput.unless(fit != Fit.FREE, "fit", "Free is what a picture becomes when it is moved by hand.");
-        BadInput.unless(fit != Fit.STRETCH || before.panels(panels).stream().noneMatch(p -> p.acting(layer) >= 0 && p.content().get(p.acting(layer)) instanceof VistaSlice), "fit",
+        BadInput.unless(fit != Fit.STRETCH || before.panels(panels).stream().noneMatch(p -> p.acting(layer) >= 0
+                && p.content().get(p.acting(layer)) instanceof VistaSlice), "fit",
                 "A slice keeps the proportions of its vista. Let the panel leave the vista first.");
         boolean held = fit == Fit.COVER || fit == Fit.STRETCH;
         return Pictures.changing(before, panels, false, layer, (own, sitting) -> own.settled(fit,

@@ -16,14 +16,18 @@ public record SetOutline(List<String> panels, Outline outline) implements Edit {
         return before.changing(panels, p -> formed(before, p));
     }
 
-    /** A form of the same kind that has its own proportions, and was not stretched out of them, keeps them: six sides become a regular five. */
+    /**
+     * A form of the same kind that has its own proportions, and was not stretched out of them, keeps them: six sides become a regular five.
+     */
     private Panel formed(Sheet before, Panel panel) {
         Outline was = panel.outline();
         Seat seat = panel.seat();
-        boolean regular = was.getClass() == outline.getClass() && was.aspect() != outline.aspect() && Math.abs(seat.width() / seat.height() / was.aspect() - 1) < 1e-6;
+        boolean regular = was.getClass() == outline.getClass() && was.aspect() != outline.aspect()
+                && Math.abs(seat.width() / seat.height() / was.aspect() - 1) < 1e-6;
         if (!regular) return Refit.reformed(before, panel.withOutline(outline));
         double area = seat.width() * seat.height();
-        return Refit.resized(before, panel, panel.withOutline(outline).withSeat(seat.sized(Math.sqrt(area * outline.aspect()), Math.sqrt(area / outline.aspect()))));
+        return Refit.resized(before, panel, panel.withOutline(outline)
+                .withSeat(seat.sized(Math.sqrt(area * outline.aspect()), Math.sqrt(area / outline.aspect()))));
     }
 
     @Override

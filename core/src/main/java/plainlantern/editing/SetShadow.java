@@ -21,7 +21,8 @@ public record SetShadow(List<String> panels, @Typed.Switch boolean inside, Optio
                         Optional<Colour> colour, @Typed.OptionalShare Optional<Double> opacity) implements Edit {
     @Override
     public Sheet apply(Sheet before) {
-        return Finishes.changing(before, panels, inside ? f -> f.shadowedInside(changed(f.inner(), Shadow.FIRST_INNER.on(before))) : f -> f.shadowed(changed(f.shadow(), Shadow.FIRST.on(before))));
+        return Finishes.changing(before, panels, inside ? f -> f.shadowedInside(changed(f.inner(), Shadow.FIRST_INNER.on(before)))
+                : f -> f.shadowed(changed(f.shadow(), Shadow.FIRST.on(before))));
     }
 
     private Optional<Shadow> changed(Optional<Shadow> now, Shadow first) {

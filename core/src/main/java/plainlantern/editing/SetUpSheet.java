@@ -81,7 +81,8 @@ public record SetUpSheet(Optional<String> unit, @Typed.OptionalLength OptionalDo
 
     private static VistaSlice scaled(VistaSlice slice, double fx, double fy) {
         Nudge n = slice.nudge();
-        return slice.homed(slice.home().map(home -> scaled(home, fx, fy))).nudged(new Nudge(n.dx() * fx, n.dy() * fy, n.zoom(), n.turn(), n.loosened()));
+        return slice.homed(slice.home().map(home -> scaled(home, fx, fy)))
+                .nudged(new Nudge(n.dx() * fx, n.dy() * fy, n.zoom(), n.turn(), n.loosened()));
     }
 
     private static Seat scaled(Seat seat, double fx, double fy) {

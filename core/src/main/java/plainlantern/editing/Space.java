@@ -34,9 +34,11 @@ public record Space(List<String> panels, How how, @Typed.OptionalLength Optional
         boolean between = how != How.PACK && gap.isEmpty();
         Axis axis = how == How.MIDDLES_ACROSS || how == How.GAPS_ACROSS ? Axis.ACROSS : Axis.DOWN;
         List<List<Units.One>> rows = how == How.PACK ? List.of(units) : Spacing.rows(units, axis);
-        if (rows.stream().allMatch(row -> row.size() == 1) && Spacing.rows(units, axis.other()).stream().allMatch(row -> row.size() == 1)) rows = List.of(units);
+        if (rows.stream().allMatch(row -> row.size() == 1) && Spacing.rows(units, axis.other()).stream().allMatch(row -> row.size() == 1))
+            rows = List.of(units);
         int longest = rows.stream().mapToInt(List::size).max().orElse(0);
-        BadInput.unless(longest >= (between ? 3 : 2), "gap", between ? "Select three panels or more in a " + line(axis) + "; the outer two stay." : "Select two panels or more in a " + line(axis) + ".");
+        BadInput.unless(longest >= (between ? 3 : 2), "gap", between ? "Select three panels or more in a " + line(axis)
+                + "; the outer two stay." : "Select two panels or more in a " + line(axis) + ".");
         BadInput.unless(gap.isEmpty() || Math.abs(gap.getAsDouble()) <= 5000, "gap", "A gap is at most 5 m.");
         Map<Units.One, Point> moves = new LinkedHashMap<>();
         for (List<Units.One> row : rows) {

@@ -33,8 +33,10 @@ public record ZoomPicture(List<String> panels, @Typed.Number double zoom, Option
 
     @Override
     public Optional<Remark> remark(Sheet before, Sheet after) {
-        boolean stopped = zoom < 99.5 && before.panels(panels).stream().filter(p -> p.acting(layer) >= 0).anyMatch(p -> Pictures.held(before, p, layer));
-        return stopped ? Optional.of(Remark.of("It stops at 100 %: smaller, an edge would show. Untick “Stay covered” to go on.")) : Optional.empty();
+        boolean stopped = zoom < 99.5 && before.panels(panels).stream().filter(p -> p.acting(layer) >= 0)
+                .anyMatch(p -> Pictures.held(before, p, layer));
+        return stopped ? Optional.of(Remark.of("It stops at 100 %: smaller, an edge would show. Untick “Stay covered” to go on."))
+                : Optional.empty();
     }
 
     @Override

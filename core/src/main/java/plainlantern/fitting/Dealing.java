@@ -59,7 +59,8 @@ public final class Dealing {
             Box box = panels.get(i).ownPath().bounds();
             for (int j = 0; j < pictures.size(); j++) all[i][j] = dealt(panels.get(i), box, pictures.get(j), ppi);
         }
-        int[] chosen = inOrder ? inOrder(all) : use == Use.FREELY ? freely(all) : use == Use.ONCE || pictures.size() >= panels.size() ? once(all) : evenly(all);
+        int[] chosen = inOrder ? inOrder(all) : use == Use.FREELY ? freely(all) : use == Use.ONCE || pictures.size() >= panels.size()
+                ? once(all) : evenly(all);
         if (use == Use.EVENLY && !inOrder) parted(chosen, all, panels);
         List<Dealt> out = new ArrayList<>();
         for (int i = 0; i < chosen.length; i++) if (chosen[i] >= 0) out.add(all[i][chosen[i]]);
@@ -110,7 +111,9 @@ public final class Dealing {
         return chosen;
     }
 
-    /** Every panel gets a picture, and no picture is used twice more than another: all are used as often as that goes, then some once more. */
+    /**
+     * Every panel gets a picture, and no picture is used twice more than another: all are used as often as that goes, then some once more.
+     */
     private static int[] evenly(Dealt[][] all) {
         int pictures = all[0].length;
         int each = all.length / pictures;
@@ -132,7 +135,8 @@ public final class Dealing {
         List<List<Integer>> beside = new ArrayList<>();
         for (int i = 0; i < chosen.length; i++) {
             int one = i;
-            beside.add(IntStream.range(0, chosen.length).filter(other -> other != one && Neighbours.beside(boxes.get(one), boxes.get(other))).boxed().toList());
+            beside.add(IntStream.range(0, chosen.length).filter(other -> other != one
+                    && Neighbours.beside(boxes.get(one), boxes.get(other))).boxed().toList());
         }
         for (int turn = 0; turn < chosen.length; turn++) {
             double least = Double.POSITIVE_INFINITY;
@@ -143,7 +147,8 @@ public final class Dealing {
                     if (chosen[k] == chosen[i] || chosen[k] < 0) continue;
                     long before = twins(chosen, beside, i) + twins(chosen, beside, k);
                     swap(chosen, i, k);
-                    double added = all[i][chosen[i]].loss() + all[k][chosen[k]].loss() - all[i][chosen[k]].loss() - all[k][chosen[i]].loss();
+                    double added = all[i][chosen[i]].loss()
+                            + all[k][chosen[k]].loss() - all[i][chosen[k]].loss() - all[k][chosen[i]].loss();
                     boolean fewer = twins(chosen, beside, i) + twins(chosen, beside, k) < before;
                     swap(chosen, i, k);
                     if (!fewer || added >= least) continue;

@@ -55,7 +55,8 @@ public enum FocalPlace implements Choice {
         double before = placement.mirrored() ? 1 - focal.x() : focal.x();
         double across = sitting.width() * placement.scaleX();
         double down = sitting.height() * placement.scaleY();
-        double factor = Math.max(1, Math.max(Math.max((target.x() - reach.x()) / (before * across), (reach.right() - target.x()) / ((1 - before) * across)),
+        double factor = Math.max(1, Math.max(Math.max((target.x() - reach.x()) / (before * across),
+                (reach.right() - target.x()) / ((1 - before) * across)),
                 Math.max((target.y() - reach.y()) / (focal.y() * down), (reach.bottom() - target.y()) / ((1 - focal.y()) * down))));
         if (!(factor <= MOST)) return Optional.empty();
         // A hair more, so that rounding bares nothing.

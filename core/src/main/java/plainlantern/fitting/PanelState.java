@@ -32,9 +32,11 @@ public enum PanelState {
         if (!panel.role().takesPictures()) return COVERED;
         List<Content> shown = panel.shown();
         if (shown.isEmpty()) return EMPTY;
-        List<Coverage> pictures = IntStream.range(0, panel.content().size()).filter(i -> panel.content().get(i).pictured() && !panel.content().get(i).look().off())
+        List<Coverage> pictures = IntStream.range(0, panel.content().size()).filter(i -> panel.content().get(i).pictured()
+                && !panel.content().get(i).look().off())
                 .mapToObj(i -> coverage(sheet, panel, i).orElseThrow()).toList();
-        boolean filled = pictures.isEmpty() || pictures.stream().anyMatch(Coverage::covered) || shown.stream().anyMatch(Wash.class::isInstance);
+        boolean filled = pictures.isEmpty() || pictures.stream().anyMatch(Coverage::covered)
+                || shown.stream().anyMatch(Wash.class::isInstance);
         if (!filled) return BARE;
         return pictures.stream().anyMatch(c -> c.softer(sheet.ppi())) ? SOFT : COVERED;
     }

@@ -155,7 +155,8 @@ public final class Vistas {
         Affine step = after.seat().toSheet().inverse().after(before.seat().toSheet());
         return after.changingSlices(content -> {
             VistaSlice slice = (VistaSlice) content;
-            Nudge nudge = slice.nudge().equals(Nudge.NONE) ? Nudge.NONE : Nudge.of(step.after(slice.nudge().map()).after(step.inverse())).as(slice.nudge().loosened());
+            Nudge nudge = slice.nudge().equals(Nudge.NONE) ? Nudge.NONE : Nudge.of(step.after(slice.nudge().map()).after(step.inverse()))
+                    .as(slice.nudge().loosened());
             Optional<Seat> home = slice.home().map(seat -> seat.at(seat.toSheet().apply(step.inverse().apply(Point.ORIGIN)))
                     .turned(seat.turn() + (after.seat().turn() - before.seat().turn()) * (seat.mirrored() == before.seat().mirrored() ? 1 : -1)));
             return slice.homed(home).nudged(nudge);

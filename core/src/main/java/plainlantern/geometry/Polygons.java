@@ -72,7 +72,8 @@ public final class Polygons {
 
     /** As {@link #grown}, but corners are cut off. */
     public static Optional<Path> grownFlat(Path path, double by) {
-        return path(BufferOp.bufferOp(geometry(path), by, new BufferParameters(CHORDS / 4, BufferParameters.CAP_ROUND, BufferParameters.JOIN_BEVEL, 1)));
+        return path(BufferOp.bufferOp(geometry(path), by, new BufferParameters(CHORDS / 4, BufferParameters.CAP_ROUND,
+                BufferParameters.JOIN_BEVEL, 1)));
     }
 
     /** What both cover, its curves cut into chords; empty where they share no area. */

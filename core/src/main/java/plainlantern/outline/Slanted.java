@@ -48,7 +48,8 @@ public record Slanted(@Typed.Share @Asked(value = "Left side leans", first = "0.
     @Override
     public List<Grip> grips(double width, double height) {
         List<Point> c = corners(width, height);
-        return List.of(Grip.ofShare("left", c.get(0).plus(c.get(3)).times(0.5), left), Grip.ofShare("right", c.get(1).plus(c.get(2)).times(0.5), right));
+        return List.of(Grip.ofShare("left", c.get(0).plus(c.get(3)).times(0.5), left),
+                Grip.ofShare("right", c.get(1).plus(c.get(2)).times(0.5), right));
     }
 
     /** A side's middle pulled by a share of the width gives it twice the lean, in the direction it has. Both lean alike unless alone. */

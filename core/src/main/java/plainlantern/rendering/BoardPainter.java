@@ -69,11 +69,14 @@ public final class BoardPainter {
         panel.finish().inner().ifPresent(shadow -> numbers.put("inner", Map.of("distance", shadow.distance(), "direction", shadow.direction())));
         if (panel.hidden()) numbers.put("hidden", true);
         List<Grip> grips = panel.outline().grips(panel.seat().width(), panel.seat().height());
-        if (!grips.isEmpty()) numbers.put("grips", grips.stream().map(g -> Map.of("name", g.name(), "at", g.at(), "value", g.share() ? Unit.percent(g.value()) : sheet.length(g.value()))).toList());
+        if (!grips.isEmpty()) numbers.put("grips", grips.stream()
+                .map(g -> Map.of("name", g.name(), "at", g.at(), "value", g.share() ? Unit.percent(g.value()) : sheet.length(g.value())))
+                .toList());
         if (!(panel.outline() instanceof Rectangle)) Shapes.corners(panel).ifPresent(corners -> numbers.put("corners", corners));
         numbers.put("bounds", new double[] {bounds.x(), bounds.y(), bounds.right(), bounds.bottom()});
         Map<Integer, Object> pictures = new LinkedHashMap<>();
-        for (int i = 0; i < panel.content().size(); i++) if (panel.content().get(i).pictured() && !panel.content().get(i).look().off()) pictures.put(i, picture(sheet, panel, i));
+        for (int i = 0; i < panel.content().size(); i++)
+            if (panel.content().get(i).pictured() && !panel.content().get(i).look().off()) pictures.put(i, picture(sheet, panel, i));
         Map<Integer, Words> words = new LinkedHashMap<>();
         for (int i = 0; i < panel.content().size(); i++) if (panel.content().get(i) instanceof Words w && !w.look().off()) words.put(i, w);
         if (!words.isEmpty()) numbers.put("words", words);

@@ -97,7 +97,8 @@ public record Delivery(Format format, Extent extent, double ppi, double scale, b
             int[] size = pixels(page);
             int most = format.longest();
             BadInput.unless(Math.max(size[0], size[1]) <= most, "ppi", String.format(Locale.ROOT,
-                    "A %s is at most %,d pixels a side; this would be %,d × %,d. Choose fewer pixels per inch, or another format.", format.title(), most, size[0], size[1]));
+                    "A %s is at most %,d pixels a side; this would be %,d × %,d. Choose fewer pixels per inch, or another format.",
+                            format.title(), most, size[0], size[1]));
         }
     }
 

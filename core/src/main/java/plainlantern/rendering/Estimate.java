@@ -78,7 +78,8 @@ public final class Estimate {
             double count = (double) size[0] * size[1];
             all += count;
             if (i * MOST_PAGES / pages.size() < (i + 1) * MOST_PAGES / pages.size() || pages.size() <= MOST_PAGES) {
-                bytes += aPixel(delivery, pages.get(i), size, pictures) * count + (delivery.format() == Format.OPENRASTER ? layers(delivery, pages.get(i), size, pictures) : 0);
+                bytes += aPixel(delivery, pages.get(i), size, pictures) * count + (delivery.format() == Format.OPENRASTER
+                        ? layers(delivery, pages.get(i), size, pictures) : 0);
                 seen += count;
             }
         }

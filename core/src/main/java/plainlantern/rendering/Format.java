@@ -32,7 +32,10 @@ public enum Format implements Choice {
         return extension;
     }
 
-    /** The most pixels along a side that a file of this format can have: JPEG by its encoder's limit (libjpeg), WebP by its 14 bits a side (RFC 9649), the others more than is painted. */
+    /**
+     * The most pixels along a side that a file of this format can have: JPEG by its encoder's limit (libjpeg), WebP by its 14 bits a side
+     * (RFC 9649), the others more than is painted.
+     */
     public int longest() {
         return this == JPEG ? 65_500 : this == WEBP ? 16_383 : Integer.MAX_VALUE;
     }

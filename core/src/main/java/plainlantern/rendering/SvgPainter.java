@@ -78,7 +78,8 @@ public final class SvgPainter {
         out.append('>');
         // A rim wider than the form hides all that is in it.
         for (Scene.Layer layer : item.under().segments().isEmpty() ? List.<Scene.Layer>of() : item.layers()) {
-            if (layer instanceof PictureLayer picture && picture.blur() > 0) SvgShades.blur("blur-" + id, picture.blur(), item.under().bounds(), out);
+            if (layer instanceof PictureLayer picture && picture.blur() > 0)
+                SvgShades.blur("blur-" + id, picture.blur(), item.under().bounds(), out);
             if (layer instanceof PictureLayer picture) picture(picture, id, href, out);
             else if (layer instanceof WashLayer wash) wash(wash, item, id, out);
             else if (layer instanceof LettersLayer letters && live && letters.words().complete()) words(letters, out);
@@ -97,7 +98,8 @@ public final class SvgPainter {
 
     private static void line(Line line, Path form, String id, StringBuilder out) {
         if (line.within() != Scene.Within.ALL) {
-            out.append("<clipPath id=\"rim-").append(id).append("\"><path d=\"").append(line.within() == Scene.Within.OUTSIDE ? FAR : "").append(PathData.of(form))
+            out.append("<clipPath id=\"rim-").append(id).append("\"><path d=\"").append(line.within() == Scene.Within.OUTSIDE ? FAR : "")
+                    .append(PathData.of(form))
                     .append("\" clip-rule=\"evenodd\"/></clipPath>");
         }
         out.append("<path class=\"rim\" fill=\"none\" d=\"").append(PathData.of(line.path())).append("\" stroke=\"").append(line.colour().hex()).append('"');

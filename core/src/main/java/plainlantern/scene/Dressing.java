@@ -40,7 +40,8 @@ final class Dressing {
         Optional<Shade> inner = finish.inner().map(shadow -> shade(shadow, solid ? Optional.of(grown(form, -shadow.spread(), Rim.Join.MITER)) : Optional.empty()));
         // The curve's middle lies half the way in: two deviations reach from there to the edge and to full strength.
         Optional<Soft> soft = finish.feather() == 0 ? Optional.empty() : Optional.of(new Soft(grown(form, -finish.feather() / 2, Rim.Join.ROUND), finish.feather() / 4));
-        return new Item(panel.id(), panel.name(), form, finish.feather() > 0 || panel.role() == Role.RULE ? form : under(form, finish.rim()), layers, soft, inner, finish.rim().flatMap(rim -> line(panel, rim)), shades, finish.look());
+        return new Item(panel.id(), panel.name(), form, finish.feather() > 0 || panel.role() == Role.RULE ? form
+                : under(form, finish.rim()), layers, soft, inner, finish.rim().flatMap(rim -> line(panel, rim)), shades, finish.look());
     }
 
     /** Whether it fills the form, and nothing can be seen through it. */

@@ -35,7 +35,8 @@ public final class Pages {
         List<Page> pages = new ArrayList<>();
         for (Panel panel : sheet.panels()) {
             boolean meant = chosen.isEmpty() || chosen.contains(panel.id());
-            if (meant && panel.role().takesPictures() && !panel.hidden() && !panel.shown().isEmpty()) pages.add(alone(sheet, panel, extent));
+            if (meant && panel.role().takesPictures() && !panel.hidden() && !panel.shown().isEmpty())
+                pages.add(alone(sheet, panel, extent));
         }
         BadInput.unless(!pages.isEmpty(), "extent", "There is no panel here that shows anything.");
         return pages;
@@ -44,7 +45,9 @@ public final class Pages {
     private static Page selection(Sheet sheet, Set<String> chosen) {
         Scene all = Scene.of(sheet);
         List<Item> items = all.items().stream().filter(item -> chosen.contains(item.element())).toList();
-        BadInput.unless(!items.isEmpty(), "extent", chosen.isEmpty() ? "Nothing is selected. Select what you want to hand over, or choose the whole sheet." : "What is selected shows nothing yet.");
+        BadInput.unless(!items.isEmpty(), "extent", chosen.isEmpty()
+                ? "Nothing is selected. Select what you want to hand over, or choose the whole sheet."
+                : "What is selected shows nothing yet.");
         Box box = Box.union(items.stream().map(Item::reach).toList());
         String name = items.size() == 1 ? items.get(0).name() : items.size() + " elements";
         return new Page(sheet.name(), name, new Scene(all.width(), all.height(), all.paper(), items), box, 0);
@@ -57,7 +60,8 @@ public final class Pages {
             own.add(panel.content().get(at) instanceof VistaSlice ? Vistas.shown(sheet, panel, at).orElseThrow() : panel.content().get(at));
         }
         Seat seat = panel.seat();
-        Panel upright = panel.withContent(own).withSeat(extent == Extent.TURNED ? seat : new Seat(seat.half(), seat.width(), seat.height(), 0, seat.mirrored()));
+        Panel upright = panel.withContent(own).withSeat(extent == Extent.TURNED ? seat
+                : new Seat(seat.half(), seat.width(), seat.height(), 0, seat.mirrored()));
         Box box = new Box(0, 0, seat.width(), seat.height());
         if (extent == Extent.BOXES) return page(sheet, panel, Scene.item(sheet, upright.withOutline(Rectangle.SHARP).finished(Finish.NONE)), box);
         Item item = Scene.item(sheet, upright).unshaded();

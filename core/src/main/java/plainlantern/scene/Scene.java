@@ -43,14 +43,16 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
      * @param element the element's id
      * @param name    what people call it
      * @param clip    the form on the sheet, mm
-     * @param under   the form that its layers are seen through: the same, or one that ends beneath the rim, so that at an edge shared by both nothing shines through
+     * @param under   the form that its layers are seen through: the same, or one that ends beneath the rim, so that at an edge shared by
+     *                both nothing shines through
      * @param soft    what lets its layers through together with the form, where its edge is soft
      * @param inner   what its edge casts onto its layers
      * @param rim     the line around it, in front of its layers
      * @param shades  what it casts behind itself, from back to front
      * @param look    how the whole of it meets what lies behind it
      */
-    public record Item(String element, String name, Path clip, Path under, List<Layer> layers, Optional<Soft> soft, Optional<Shade> inner, Optional<Line> rim, List<Shade> shades, Look look) {
+    public record Item(String element, String name, Path clip, Path under, List<Layer> layers, Optional<Soft> soft, Optional<Shade> inner,
+            Optional<Line> rim, List<Shade> shades, Look look) {
         public Item {
             layers = List.copyOf(layers);
             shades = List.copyOf(shades);
@@ -175,7 +177,8 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
     }
 
     private static Item paper(Box box, Layer layer) {
-        return new Item("paper", "Paper", Path.box(box), Path.box(box), List.of(layer), Optional.empty(), Optional.empty(), Optional.empty(), List.of(), Look.PLAIN);
+        return new Item("paper", "Paper", Path.box(box), Path.box(box), List.of(layer), Optional.empty(), Optional.empty(),
+                Optional.empty(), List.of(), Look.PLAIN);
     }
 
     /** A picture that covers a box and as far around it as its blur reaches. */

@@ -52,7 +52,10 @@ public record Panel(String id, String name, @Typed.Switch boolean locked, @Typed
         return ownPath().mapped(seat.toSheet());
     }
 
-    /** The upright box around it on the sheet. Of what stands level it is the seat's own, which corners that are rounded may not reach: place and size are told of one box. */
+    /**
+     * The upright box around it on the sheet. Of what stands level it is the seat's own, which corners that are rounded may not reach:
+     * place and size are told of one box.
+     */
     public Box boundsOnSheet() {
         boolean level = seat.turn() % 90 == 0 && !(outline instanceof Straight);
         if (!level) return pathOnSheet().bounds();

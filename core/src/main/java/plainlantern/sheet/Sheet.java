@@ -64,10 +64,14 @@ public record Sheet(String name, Unit unit, double width, double height, double 
         }
     }
 
-    /** An empty white sheet with 3 mm or an eighth of an inch of bleed (common practice) and margins of a twentieth of the shorter side, rounded to its unit. */
+    /**
+     * An empty white sheet with 3 mm or an eighth of an inch of bleed (common practice) and margins of a twentieth of the shorter side,
+     * rounded to its unit.
+     */
     public static Sheet empty(String name, Unit unit, double width, double height, double ppi) {
         double bleed = unit == Unit.PX ? 0 : unit == Unit.IN ? Unit.MM_PER_INCH / 8 : 3;
-        double margin = unit == Unit.PX || unit == Unit.IN ? even(Math.min(width, height) / 20, unit, ppi) : Math.rint(Math.min(width, height) / 20);
+        double margin = unit == Unit.PX || unit == Unit.IN ? even(Math.min(width, height) / 20, unit, ppi)
+                : Math.rint(Math.min(width, height) / 20);
         return new Sheet(name, unit, width, height, ppi, bleed, Margins.all(margin > 0 ? margin : 0), new Paper.Plain(Colour.WHITE),
                 List.of(), List.of(), 0, List.of(), Guides.FIRST, List.of(), Styles.NONE, Limits.FIRST);
     }
@@ -160,7 +164,10 @@ public record Sheet(String name, Unit unit, double width, double height, double 
         return unit.show(mm, ppi) + " " + unit.symbol();
     }
 
-    /** A length that nobody typed as it is set on this sheet: whole pixels in pixels, one at least; quarters, eighths or hundredths of an inch in inches, the finer the smaller it is; else as it is. */
+    /**
+     * A length that nobody typed as it is set on this sheet: whole pixels in pixels, one at least; quarters, eighths or hundredths of an
+     * inch in inches, the finer the smaller it is; else as it is.
+     */
     public double even(double mm) {
         return even(mm, unit, ppi);
     }
@@ -170,7 +177,8 @@ public record Sheet(String name, Unit unit, double width, double height, double 
         double value = mm / unit.inMm(ppi);
         return switch (unit) {
             case PX -> Math.max(1, Math.rint(value)) * unit.inMm(ppi);
-            case IN -> (value < 1 / 8.0 ? Math.max(1, Math.rint(value * 100)) / 100 : value < 3 / 8.0 ? Math.rint(value * 8) / 8 : Math.rint(value * 4) / 4) * unit.inMm(ppi);
+            case IN -> (value < 1 / 8.0 ? Math.max(1, Math.rint(value * 100)) / 100 : value < 3 / 8.0 ? Math.rint(value * 8) / 8
+                    : Math.rint(value * 4) / 4) * unit.inMm(ppi);
             default -> mm;
         };
     }

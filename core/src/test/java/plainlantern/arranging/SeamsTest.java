@@ -45,7 +45,8 @@ class SeamsTest {
         return new MoveSeam(seam.sides(), -way.y() / length * by, way.x() / length * by);
     }
 
-    private static final List<Pattern> WHOLE = List.of(new EvenGrid(3, 4, 5, 8), new EvenGrid(2, 3, 0, 0), new Polyptych(List.of(1.0, 2.0, 1.0), 6, 9, true), new Polyptych(List.of(1.0, 1.0, 1.0, 1.0), 3, -5, false),
+    private static final List<Pattern> WHOLE = List.of(new EvenGrid(3, 4, 5, 8), new EvenGrid(2, 3, 0, 0),
+            new Polyptych(List.of(1.0, 2.0, 1.0), 6, 9, true), new Polyptych(List.of(1.0, 1.0, 1.0, 1.0), 3, -5, false),
                 new EvenGrid(2, 3, 6, 6, List.of(1.0, 2.0, 1.0), List.of(), List.of(new EvenGrid.Block(0, 0, 2, 1))));
 
     /** What one bank gains the other loses: the covered area stays, no panel comes over another, and back again is as before. */

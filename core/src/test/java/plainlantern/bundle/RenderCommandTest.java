@@ -77,7 +77,8 @@ class RenderCommandTest {
         Ended nowhere = run("card.zip", "--out", "no/such/folder/a.png");
         assertThat(nowhere.code()).isEqualTo(2);
         assertThat(nowhere.said()).contains("cannot be read or written").doesNotContain("Exception");
-        assertThat(run("card.zip", "--out", "a.jpg", "--ppi", "4800", "--scale", "9000").said()).contains("pixels").doesNotContain("Exception");
+        assertThat(run("card.zip", "--out", "a.jpg", "--ppi", "4800", "--scale", "9000").said()).contains("pixels")
+                .doesNotContain("Exception");
         assertThat(folder.resolve("a.png")).doesNotExist();
     }
 }

@@ -60,7 +60,8 @@ class ReportTest {
 
     /** How many faults of that weight or a heavier one. */
     private static long grave(Sheet sheet, Weight least) {
-        return Report.found(sheet, Map.of()).kinds().stream().flatMap(k -> k.faults().stream()).filter(f -> f.weight().compareTo(least) <= 0).count();
+        return Report.found(sheet, Map.of()).kinds().stream().flatMap(k -> k.faults().stream())
+                .filter(f -> f.weight().compareTo(least) <= 0).count();
     }
 
     @Test
@@ -129,24 +130,30 @@ class ReportTest {
         only(row("{'kind':'add-caption','text':'Tide \uD83C\uDF0A'}"), "Missing signs", Weight.FAULT, "Hanken Grotesk has no \uD83C\uDF0A");
     }
 
-    /** A vista's focal point has to be seen in one of its panels; where it is not, its mend moves the whole vista and leaves the register. */
+    /**
+     * A vista's focal point has to be seen in one of its panels; where it is not, its mend moves the whole vista and leaves the register.
+     */
     @Test
     void aVistaShowsItsFocalPointOnce() {
-        Sheet vista = row("{'kind':'make-vista','panels':['p1','p2','p3','p4'],'picture':'" + DAWN.id() + "'}", "{'kind':'set-focal','picture':'" + DAWN.id() + "','x':0.12,'y':0.5}");
+        Sheet vista = row("{'kind':'make-vista','panels':['p1','p2','p3','p4'],'picture':'" + DAWN.id() + "'}",
+                "{'kind':'set-focal','picture':'" + DAWN.id() + "','x':0.12,'y':0.5}");
         assertThat(kind(vista, "Focal points at the edge")).isEmpty();
-        Sheet between = after(vista, "{'kind':'set-focal','picture':'" + DAWN.id() + "','x':0.5,'y':0.5}", "{'kind':'zoom-picture','panels':['p1'],'zoom':150,'whole':true}");
+        Sheet between = after(vista, "{'kind':'set-focal','picture':'" + DAWN.id() + "','x':0.5,'y':0.5}",
+                "{'kind':'zoom-picture','panels':['p1'],'zoom':150,'whole':true}");
         Fault fault = only(between, "Focal points at the edge", Weight.FAULT, "of its vista is 5.00 mm outside");
         assertThat(fault.panels()).containsExactly("p1", "p2", "p3", "p4");
         Edit mend = new PlaceFocal(List.of("p2"), FocalPlace.CENTRE, true, 0, false);
         assertThat(mend.on(between).panels()).as("no slice is nudged").allMatch(p -> p.slice().orElseThrow().nudge().equals(Nudge.NONE));
-        fault.mend().ifPresent(edit -> assertThat(edit.on(between).panels()).allMatch(p -> p.slice().orElseThrow().nudge().equals(Nudge.NONE)));
+        fault.mend().ifPresent(edit -> assertThat(edit.on(between).panels())
+                .allMatch(p -> p.slice().orElseThrow().nudge().equals(Nudge.NONE)));
     }
 
     /** A mend that would only bring another fault is not offered: brought to its neighbour's line, this panel would lie over a third. */
     @Test
     void aMendThatMakesAnotherFaultIsNotOffered() {
-        Sheet tight = after(row("{'kind':'move-panels','panels':['p3'],'dx':0,'dy':0.3}"), "{'kind':'add-panel','outline':{'kind':'rectangle','topLeft':0,'topRight':0,'bottomRight':0,'bottomLeft':0},'x':137.5,'y':10.1,'width':30,'height':20}",
-                "{'kind':'fill','panels':['p5'],'picture':'" + DAWN.id() + "'}");
+        Sheet tight = after(row("{'kind':'move-panels','panels':['p3'],'dx':0,'dy':0.3}"),
+                "{'kind':'add-panel','outline':{'kind':'rectangle','topLeft':0,'topRight':0,'bottomRight':0,'bottomLeft':0},"
+                        + "'x':137.5,'y':10.1,'width':30,'height':20}", "{'kind':'fill','panels':['p5'],'picture':'" + DAWN.id() + "'}");
         assertThat(kind(tight, "Nearly aligned").orElseThrow().faults()).anySatisfy(fault -> {
             assertThat(fault.panels()).containsExactly("p3");
             assertThat(fault.mend()).isEmpty();

@@ -175,7 +175,8 @@ class FillingTest {
         assertThat(filling.says(upright, filling.apply(upright))).contains("56 % of the picture is cut away").contains("whole picture fits better").contains("166.67 mm");
         assertThat(whole.says(upright, whole.apply(upright))).contains("Nothing is cut away").contains("166.67 mm stay free above and below");
         // Two gaps of 10 mm across 200 by 133.33: 1 - (190 * 123.33) / (200 * 133.33).
-        SplitPicture gaps = (SplitPicture) EditReader.read(String.format(split, true).replace("'gapAcross':0,'gapDown':0", "'gapAcross':10,'gapDown':10").replace('\'', '"'), upright);
+        SplitPicture gaps = (SplitPicture) EditReader.read(String.format(split, true)
+                .replace("'gapAcross':0,'gapDown':0", "'gapAcross':10,'gapDown':10").replace('\'', '"'), upright);
         assertThat(gaps.says(upright, gaps.apply(upright))).doesNotContain("Nothing is cut away").contains("The gaps hide 12 % of it.");
     }
 

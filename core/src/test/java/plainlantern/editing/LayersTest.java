@@ -57,7 +57,9 @@ class LayersTest {
     /** What a layer in front hid is seen when that layer goes: a held picture covers then. */
     @Test
     void whatComesToTheFrontCoversWhereItIsHeld() {
-        Sheet hidden = sheet().changing(List.of("p1"), p -> p.changingLayer(0, c -> ((Content.OwnPicture) c).settled(Fit.FREE, ((Content.OwnPicture) c).placement().at(new Point(45, 0)), true)));
+        Sheet hidden = sheet().changing(List.of("p1"),
+                p -> p.changingLayer(0, c -> ((Content.OwnPicture) c)
+                .settled(Fit.FREE, ((Content.OwnPicture) c).placement().at(new Point(45, 0)), true)));
         for (String gone : List.of("{'kind':'move-out','panels':['p1']}", "{'kind':'move-layer','panels':['p1'],'layer':1}")) {
             Sheet seen = after(hidden, "{'kind':'move-layer','panels':['p1'],'layer':2}", gone);
             assertThat(PanelState.coverage(seen, seen.panel("p1")).orElseThrow().covered()).isTrue();
@@ -154,14 +156,17 @@ class LayersTest {
         return Setting.of(style, block, block.width());
     }
 
-    /** A layer that is switched off is kept and not painted, and what is behind it is meant by edits; switched on again all is as before. */
+    /**
+     * A layer that is switched off is kept and not painted, and what is behind it is meant by edits; switched on again all is as before.
+     */
     @Test
     void layersAreSwitchedOff() {
         Sheet off = after(sheet(), "{'kind':'set-look','panels':['p1'],'layer':1,'off':true}");
         assertThat(Scene.item(off, off.panel("p1")).layers()).extracting(Scene.Layer::at).containsExactly(0, 2, 3);
         assertThat(off.panel("p1").acting(-1)).isZero();
         assertThat(after(off, "{'kind':'set-look','panels':['p1'],'layer':1,'off':false}")).isEqualTo(sheet());
-        Sheet none = after(off, "{'kind':'set-look','panels':['p1'],'layer':0,'off':true}", "{'kind':'set-look','panels':['p1'],'layer':2,'off':true}", "{'kind':'set-look','panels':['p1'],'layer':3,'off':true}");
+        Sheet none = after(off, "{'kind':'set-look','panels':['p1'],'layer':0,'off':true}",
+                "{'kind':'set-look','panels':['p1'],'layer':2,'off':true}", "{'kind':'set-look','panels':['p1'],'layer':3,'off':true}");
         assertThat(PanelState.of(none, none.panel("p1"))).isEqualTo(PanelState.EMPTY);
     }
 }

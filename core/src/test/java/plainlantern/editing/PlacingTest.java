@@ -342,28 +342,37 @@ class PlacingTest {
     /** A panel that is mirrored is filled as it looks: no piece reaches out of it, and what it shows looks the same. */
     @Test
     void aPatternFillsAMirroredForm() {
-        Sheet slanted = after(one("{'kind':'slanted','left':0.5,'right':0}", "'left':50,'top':50,'width':120,'height':90,'turn':20"), "{'kind':'mirror-panels','panels':['p1'],'axis':'across'}");
-        Sheet inside = after(slanted, "{'kind':'lay-out','where':'inside','panels':['p1'],'pattern':{'kind':'even-grid','rows':2,'columns':2,'gapAcross':0,'gapDown':0}}");
+        Sheet slanted = after(one("{'kind':'slanted','left':0.5,'right':0}", "'left':50,'top':50,'width':120,'height':90,'turn':20"),
+                "{'kind':'mirror-panels','panels':['p1'],'axis':'across'}");
+        Sheet inside = after(slanted, "{'kind':'lay-out','where':'inside','panels':['p1'],"
+                + "'pattern':{'kind':'even-grid','rows':2,'columns':2,'gapAcross':0,'gapDown':0}}");
         var whole = slanted.panel("p1").pathOnSheet();
-        assertThat(inside.panels().stream().mapToDouble(p -> Polygons.sharedArea(p.pathOnSheet(), whole)).sum()).isCloseTo(Polygons.area(whole), within(1e-6 * Polygons.area(whole)));
+        assertThat(inside.panels().stream().mapToDouble(p -> Polygons.sharedArea(p.pathOnSheet(), whole)).sum())
+                .isCloseTo(Polygons.area(whole), within(1e-6 * Polygons.area(whole)));
         assertThat(pixels(inside, "p1").determinant()).as("mirrored as before").isNegative();
     }
 
     /** Rows are kept: two by two stay two by two. What stands in no row or column is spaced all together. */
     @Test
     void equalGapsKeepRows() {
-        Sheet two = after(EMPTY, GRID.replace("'columns':3", "'columns':2"), "{'kind':'space','panels':['p1','p2','p3','p4'],'how':'gaps-across','gap':'20'}");
+        Sheet two = after(EMPTY, GRID.replace("'columns':3", "'columns':2"),
+                "{'kind':'space','panels':['p1','p2','p3','p4'],'how':'gaps-across','gap':'20'}");
         for (String[] row : new String[][] {{"p1", "p2"}, {"p3", "p4"}}) {
             assertThat(box(two, row[1]).x() - box(two, row[0]).right()).isCloseTo(20, within(1e-9));
             assertThat(box(two, row[0]).x()).isCloseTo(15, within(1e-9));
         }
-        assertThatThrownBy(() -> after(two, "{'kind':'space','panels':['p1','p2','p3','p4'],'how':'gaps-across','gap':''}")).isInstanceOf(BadInput.class).hasMessageContaining("three panels or more in a row");
+        assertThatThrownBy(() -> after(two, "{'kind':'space','panels':['p1','p2','p3','p4'],'how':'gaps-across','gap':''}"))
+                .isInstanceOf(BadInput.class).hasMessageContaining("three panels or more in a row");
         String panel = "{'kind':'add-panel','outline':{'kind':'ellipse'},'x':%d,'y':%d,'width':10,'height':10}";
-        Sheet stairs = after(EMPTY, String.format(panel, 20, 20), String.format(panel, 50, 60), String.format(panel, 100, 100), "{'kind':'space','panels':['p1','p2','p3'],'how':'gaps-across','gap':''}");
+        Sheet stairs = after(EMPTY, String.format(panel, 20, 20), String.format(panel, 50, 60), String.format(panel, 100, 100),
+                "{'kind':'space','panels':['p1','p2','p3'],'how':'gaps-across','gap':''}");
         assertThat(box(stairs, "p2").centre().x()).isCloseTo(60, within(1e-9));
     }
 
-    /** An end that passes the next panel's edge by less than two millimetres does not divide it; by more, or where that panel is meant, it does. */
+    /**
+     * An end that passes the next panel's edge by less than two millimetres does not divide it; by more, or where that panel is meant, it
+     * does.
+     */
     @Test
     void aCutThatSlipsAHairDividesNoNeighbour() {
         Sheet pair = after(EMPTY, GRID.replace("'rows':2,'columns':3", "'rows':1,'columns':2"));
@@ -391,30 +400,38 @@ class PlacingTest {
     @Test
     void regularFormsStayRegular() {
         double aspect = new RegularPolygon(6, 0, false).aspect();
-        Sheet six = one("{'kind':'polygon','sides':6,'rounding':0,'flat':false}", "'left':100,'top':80,'width':" + 50 * aspect + ",'height':50");
+        Sheet six = one("{'kind':'polygon','sides':6,'rounding':0,'flat':false}", "'left':100,'top':80,'width':" + 50 * aspect
+                + ",'height':50");
         Sheet five = after(six, "{'kind':'set-outline','panels':['p1'],'outline':{'kind':'polygon','sides':5,'rounding':0,'flat':false}}");
         List<Point> corners = FreeForm.corners(five.panel("p1").ownPath()).orElseThrow();
         double side = corners.get(0).distance(corners.get(1));
         for (int i = 1; i < 5; i++) assertThat(corners.get(i).distance(corners.get((i + 1) % 5))).isCloseTo(side, within(1e-9));
         assertThat(five.panel("p1").seat().width() * five.panel("p1").seat().height()).isCloseTo(2500 * aspect, within(1e-6));
-        Sheet wide = after(six, "{'kind':'seat-panels','panels':['p1'],'width':90}", "{'kind':'set-outline','panels':['p1'],'outline':{'kind':'polygon','sides':5,'rounding':0,'flat':false}}");
+        Sheet wide = after(six, "{'kind':'seat-panels','panels':['p1'],'width':90}",
+                "{'kind':'set-outline','panels':['p1'],'outline':{'kind':'polygon','sides':5,'rounding':0,'flat':false}}");
         assertThat(wide.panel("p1").seat().width()).isEqualTo(90);
     }
 
-    /** On a pixel sheet the edges of level rectangles fall on whole pixels, whatever the numbers; margins and what nobody typed are whole, too; inches are round. */
+    /**
+     * On a pixel sheet the edges of level rectangles fall on whole pixels, whatever the numbers; margins and what nobody typed are whole,
+     * too; inches are round.
+     */
     @Test
     void whatNobodyTypedIsRoundInTheSheetsUnit() {
         double px = Unit.PX.inMm(96);
         Sheet screen = Sheet.empty("Screen", Unit.PX, 1001 * px, 701 * px, 96);
         assertThat(screen.margins().left() / px).isCloseTo(35, within(1e-9));
-        Sheet bond = after(screen, "{'kind':'lay-out','where':'replace','pattern':{'kind':'running-bond','rows':7,'columns':6,'gapAcross':'3','gapDown':'3','offset':0.37}}");
+        Sheet bond = after(screen, "{'kind':'lay-out','where':'replace','pattern':"
+                + "{'kind':'running-bond','rows':7,'columns':6,'gapAcross':'3','gapDown':'3','offset':0.37}}");
         for (Panel panel : bond.panels()) {
             Box box = panel.boundsOnSheet();
-            for (double edge : List.of(box.x(), box.y(), box.right(), box.bottom())) assertThat(edge / px).isCloseTo(Math.rint(edge / px), within(1e-6));
+            for (double edge : List.of(box.x(), box.y(), box.right(), box.bottom()))
+                assertThat(edge / px).isCloseTo(Math.rint(edge / px), within(1e-6));
         }
         Sheet shaded = after(bond, "{'kind':'set-shadow','panels':['p1'],'on':true}");
         var shadow = shaded.panel("p1").finish().shadow().orElseThrow();
-        assertThat(List.of(shadow.distance() / px, shadow.blur() / px)).allSatisfy(length -> assertThat(length).isCloseTo(Math.rint(length), within(1e-9)));
+        assertThat(List.of(shadow.distance() / px, shadow.blur() / px))
+                .allSatisfy(length -> assertThat(length).isCloseTo(Math.rint(length), within(1e-9)));
         Sheet letter = Sheet.empty("Letter", Unit.IN, 8.5 * 25.4, 11 * 25.4, 300);
         assertThat(List.of(letter.margins().left() / 25.4, letter.bleed() / 25.4)).containsExactly(0.5, 1 / 8.0);
     }
@@ -422,10 +439,12 @@ class PlacingTest {
     /** A panel is drawn into a box, or set where somebody clicked in its usual size; copies have names that tell them apart. */
     @Test
     void onePanelIsDrawnAndCopiesAreToldApart() {
-        Sheet drawn = after(EMPTY, "{'kind':'add-panel','outline':{'kind':'heart'},'x':50,'y':60,'width':30,'height':20}", "{'kind':'add-panel','outline':{'kind':'ellipse'},'x':90,'y':60}");
+        Sheet drawn = after(EMPTY, "{'kind':'add-panel','outline':{'kind':'heart'},'x':50,'y':60,'width':30,'height':20}",
+                "{'kind':'add-panel','outline':{'kind':'ellipse'},'x':90,'y':60}");
         assertThat(box(drawn, "p1")).isEqualTo(new Box(35, 50, 30, 20));
         assertThat(box(drawn, "p2")).isEqualTo(new Box(40, 10, 100, 100));
-        Sheet copies = after(drawn, "{'kind':'rename','panel':'p1','name':'Sky'}", "{'kind':'duplicate','panels':['p1'],'dx':1,'dy':0,'copies':'3'}");
+        Sheet copies = after(drawn, "{'kind':'rename','panel':'p1','name':'Sky'}",
+                "{'kind':'duplicate','panels':['p1'],'dx':1,'dy':0,'copies':'3'}");
         assertThat(copies.panels()).extracting(Panel::name).containsExactly("Sky", "Panel 2", "Sky 2", "Sky 3", "Sky 4");
     }
 }

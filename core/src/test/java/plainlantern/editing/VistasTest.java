@@ -145,7 +145,8 @@ class VistasTest {
         assertThat(back).isEqualTo(sheet);
         assertThatThrownBy(() -> after(sheet, "{'kind':'mirror-picture','panels':['p2']}")).isInstanceOf(BadInput.class).hasMessageContaining("Mirror the whole vista");
         assertThat(after(sheet, "{'kind':'mirror-picture','panels':['p2'],'whole':true}").vistas().get(0).mirrored()).isTrue();
-        assertThat(new Loosen(List.of("p1", "p2"), 3, 0.1, 5, 9, false).apply(sheet)).isEqualTo(new Loosen(List.of("p1", "p2"), 3, 0.1, 5, 9, false).apply(sheet));
+        assertThat(new Loosen(List.of("p1", "p2"), 3, 0.1, 5, 9, false).apply(sheet))
+                .isEqualTo(new Loosen(List.of("p1", "p2"), 3, 0.1, 5, 9, false).apply(sheet));
     }
 
     /** Leaving looks exactly the same; joining puts the slice back in register; a vista that nobody shows is forgotten. */
@@ -185,16 +186,21 @@ class VistasTest {
         }
     }
 
-    /** A slice keeps its vista's proportions; hand nudges are not loosened without a question, those of chance are; in the same place a slice's whole vista is exchanged. */
+    /**
+     * A slice keeps its vista's proportions; hand nudges are not loosened without a question, those of chance are; in the same place a
+     * slice's whole vista is exchanged.
+     */
     @Test
     void whatASliceIsNotAndIsAsked() {
-        assertThatThrownBy(() -> after(vista(), "{'kind':'set-fit','panels':['p1'],'fit':'stretch'}")).isInstanceOf(BadInput.class).hasMessageContaining("leave the vista first");
+        assertThatThrownBy(() -> after(vista(), "{'kind':'set-fit','panels':['p1'],'fit':'stretch'}")).isInstanceOf(BadInput.class)
+                .hasMessageContaining("leave the vista first");
         String loosen = "{'kind':'loosen'," + ALL + ",'offset':2,'zoom':0.1,'turn':3,'seed':%d%s}";
         Sheet loose = after(vista(), String.format(loosen, 5, ""));
         Sheet again = after(loose, String.format(loosen, 6, ""));
         assertThat(again).isNotEqualTo(loose);
         Sheet nudged = after(loose, "{'kind':'move-picture','panels':['p2'],'dx':1,'dy':0}");
-        assertThatThrownBy(() -> after(nudged, String.format(loosen, 6, ""))).isInstanceOf(AskFirst.class).hasMessageContaining("nudged by hand");
+        assertThatThrownBy(() -> after(nudged, String.format(loosen, 6, ""))).isInstanceOf(AskFirst.class)
+                .hasMessageContaining("nudged by hand");
         assertThat(after(nudged, String.format(loosen, 6, ",'agreed':true"))).isEqualTo(again);
         Sheet other = after(vista(), "{'kind':'replace-picture','panels':['p2'],'by':'" + TALL.id() + "'}");
         assertThat(other.vistas().get(0).picture()).isEqualTo(TALL.id());

@@ -120,7 +120,8 @@ class DealingTest {
     @Test
     void evenlyUsesAllAndKeepsTwinsApart() {
         Sheet wall = Sheets.after(new ShelvePictures(pictures(new Random(5), 12)).apply(Sheet.empty("Wall", Unit.MM, 400, 300, 300)),
-                "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':4,'columns':4,'gapAcross':4,'gapDown':4}}", "{'kind':'deal','to':'all','use':'evenly'}");
+                "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':4,'columns':4,'gapAcross':4,'gapDown':4}}",
+                        "{'kind':'deal','to':'all','use':'evenly'}");
         Map<String, List<Panel>> used = wall.panels().stream().collect(Collectors.groupingBy(p -> p.picture().orElseThrow().picture()));
         assertThat(used).hasSize(12);
         for (List<Panel> same : used.values()) {
@@ -137,8 +138,10 @@ class DealingTest {
             double[][] cost = new double[n][n];
             var graph = new SimpleWeightedGraph<Integer, DefaultWeightedEdge>(DefaultWeightedEdge.class);
             for (int i = 0; i < 2 * n; i++) graph.addVertex(i);
-            for (int i = 0; i < n; i++) for (int j = 0; j < n; j++) graph.setEdgeWeight(graph.addEdge(i, n + j), cost[i][j] = random.nextDouble());
-            double theirs = new KuhnMunkresMinimalWeightBipartitePerfectMatching<>(graph, IntStream.range(0, n).boxed().collect(Collectors.toSet()),
+            for (int i = 0; i < n; i++) for (int j = 0; j < n; j++) graph.setEdgeWeight(graph.addEdge(i, n + j),
+                    cost[i][j] = random.nextDouble());
+            double theirs = new KuhnMunkresMinimalWeightBipartitePerfectMatching<>(graph, IntStream.range(0, n).boxed()
+                    .collect(Collectors.toSet()),
                     IntStream.range(n, 2 * n).boxed().collect(Collectors.toSet())).getMatching().getWeight();
             int[] chosen = Assignment.least(cost);
             assertThat(IntStream.range(0, n).mapToDouble(i -> cost[i][chosen[i]]).sum()).isCloseTo(theirs, within(1e-9));

@@ -24,7 +24,8 @@ class OutlinesTest {
     private static final FreeForm TRIANGLE = FreeForm.of(Path.polygon(List.of(new Point(3, 0), new Point(10, 7.5), new Point(-1, 9))));
 
     private static Outline outlines(Chance chance) {
-        return chance.flag() ? chance.of(Outlines.KINDS) : chance.of(new RegularPolygon(3, 0, true), new RegularPolygon(7, 0, false), new Star(9, 0.3, 0), new Ring(0.9),
+        return chance.flag() ? chance.of(Outlines.KINDS) : chance.of(new RegularPolygon(3, 0, true), new RegularPolygon(7, 0, false),
+                new Star(9, 0.3, 0), new Ring(0.9),
                 new Slanted(-0.6, 0.3), new Slanted(0.4, -0.4), TRIANGLE, new Rectangle(4, 0, 9, 2));
     }
 

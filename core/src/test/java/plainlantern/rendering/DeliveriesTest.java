@@ -129,7 +129,8 @@ class DeliveriesTest {
         assertThat(before).isPositive();
         assertThat(asked).hasValue(0);
         Delivery layers = Delivery.of(Format.OPENRASTER, 254);
-        assertThat((double) estimate.bytes(layers, pages, heard) / layers.file(pages.get(0), SOURCE).length).as("layers").isBetween(0.67, 1.5);
+        assertThat((double) estimate.bytes(layers, pages, heard) / layers.file(pages.get(0), SOURCE).length).as("layers")
+                .isBetween(0.67, 1.5);
         estimate.bytes(Delivery.of(Format.PNG, 200), pages, heard);
         assertThat(asked).hasPositiveValue();
     }
@@ -280,7 +281,8 @@ class DeliveriesTest {
         }
         Files.write(folder.toPath().resolve("card.png"), delivered(sheet(), Format.PNG, true));
         Painted.run(folder, "pngcheck", "-q", "card.png");
-        assertThatThrownBy(() -> Delivery.of(Format.WEBP, 4800).file(Page.of(Scene.of(sheet())), SOURCE)).isInstanceOf(BadInput.class).hasMessageContaining("16,383");
+        assertThatThrownBy(() -> Delivery.of(Format.WEBP, 4800).file(Page.of(Scene.of(sheet())), SOURCE)).isInstanceOf(BadInput.class)
+                .hasMessageContaining("16,383");
     }
 
     private static Map<String, byte[]> entries(byte[] archive) throws Exception {
@@ -321,7 +323,8 @@ class DeliveriesTest {
         assertThat(form.getRGB(5, 5) >>> 24).isZero();
         assertThat(form.getRGB(10, 220)).isEqualTo(0xFFFFFFFF);
         assertThat(form.getRGB(120, 220) >>> 24).isEqualTo(255);
-        // One alone is a file, and may keep its turn: an ellipse of semi-axes a and b turned by t reaches sqrt(a²cos²t + b²sin²t) to each side.
+        // One alone is a file, and may keep its turn: an ellipse of semi-axes a and b turned by t reaches sqrt(a²cos²t + b²sin²t) to each
+        // side.
         BufferedImage turned = read(apart(dressed, Extent.TURNED, "{panel}", List.of("p1")));
         double across = 2 * Math.hypot(120 * Math.cos(Math.toRadians(35)), 220 * Math.sin(Math.toRadians(35)));
         assertThat((double) turned.getWidth()).isCloseTo(across, within(12.0));
@@ -354,10 +357,15 @@ class DeliveriesTest {
         assertThat(live).contains(">High water</text>", "@font-face{font-family:'Hanken Grotesk'");
     }
 
-    /** Tabs and spaces that a typeface lacks only leave room, as wide as Unicode has them: every format is made, and the words can be read out of the PDF. */
+    /**
+     * Tabs and spaces that a typeface lacks only leave room, as wide as Unicode has them: every format is made, and the words can be read
+     * out of the PDF.
+     */
     @Test
     void oddSpacesLeaveRoom(@TempDir File folder) throws Exception {
-        Sheet words = after(Sheet.empty("Spaces", Unit.MM, 90, 30, 254), "{'kind':'add-caption','text':'Low\\ttide\u2003at\u2009two\u200Bpm'}", "{'kind':'seat-panels','panels':['p1'],'left':5,'top':5,'width':80}");
+        Sheet words = after(Sheet.empty("Spaces", Unit.MM, 90, 30, 254),
+                "{'kind':'add-caption','text':'Low\\ttide\u2003at\u2009two\u200Bpm'}",
+                "{'kind':'seat-panels','panels':['p1'],'left':5,'top':5,'width':80}");
         byte[] png = delivered(words, Format.PNG, true);
         for (Format format : Format.values()) assertThat(delivered(words, format, true)).as(format.name()).isNotEmpty();
         byte[] pdf = Delivery.of(Format.PDF, 254).file(Page.of(Scene.of(words)), SOURCE);
@@ -368,7 +376,8 @@ class DeliveriesTest {
         Painted.run(folder, "rsvg-convert", "-w", "900", "-h", "300", "-o", "theirs.png", "words.svg");
         assertThat(Painted.difference(ImageIO.read(new File(folder, "theirs.png")), read(png))).isLessThan(0.5);
         LetterStyle style = LetterStyle.of(Typeface.HANKEN_GROTESK, 10, Setting.Side.LEFT);
-        double em = Setting.block(style, "a\u2003b", OptionalDouble.empty()).width() - Setting.block(style, "ab", OptionalDouble.empty()).width();
+        double em = Setting.block(style, "a\u2003b", OptionalDouble.empty()).width() - Setting.block(style, "ab", OptionalDouble.empty())
+                .width();
         assertThat(em).isCloseTo(10, within(1e-6));
     }
 
@@ -376,7 +385,8 @@ class DeliveriesTest {
     @Test
     void aJpegHasABound() {
         Page wide = Page.of(Scene.of(Sheet.empty("Frieze", Unit.MM, 5000, 20, 300)));
-        assertThatThrownBy(() -> Delivery.of(Format.JPEG, 400).check(List.of(wide))).isInstanceOf(BadInput.class).hasMessageContaining("65,500").hasMessageContaining("78,740");
+        assertThatThrownBy(() -> Delivery.of(Format.JPEG, 400).check(List.of(wide))).isInstanceOf(BadInput.class)
+                .hasMessageContaining("65,500").hasMessageContaining("78,740");
         assertThatCode(() -> Delivery.of(Format.PNG, 400).check(List.of(wide))).doesNotThrowAnyException();
     }
 }

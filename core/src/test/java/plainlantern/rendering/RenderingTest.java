@@ -243,7 +243,8 @@ class RenderingTest {
     }
 
     /**
-     * An inside rim ends at the form's own edge, and so does the picture: at a slanting edge a pixel holds only rim and paper, as librsvg has it, too. A
+     * An inside rim ends at the form's own edge, and so does the picture: at a slanting edge a pixel holds only rim and paper, as librsvg
+     * has it, too. A
      * dark picture under a white rim on white paper leaves no trace there.
      */
     @Test
@@ -252,7 +253,8 @@ class RenderingTest {
         ImageIO.write(dark, "png", new File(folder, "dark.png"));
         Sheet now = new ShelvePictures(List.of(PICTURE)).apply(Sheet.empty("Rim", Unit.MM, 60, 60, 127));
         for (String side : List.of("inside", "outside")) {
-            for (String json : List.of("{'kind':'add-panel','outline':{'kind':'polygon','sides':4,'rounding':0,'flat':false},'x':30,'y':30,'width':40,'height':33}", "{'kind':'fill','panels':['p1'],'picture':'" + PICTURE.id() + "'}",
+            for (String json : List.of("{'kind':'add-panel','outline':{'kind':'polygon','sides':4,'rounding':0,'flat':false},"
+                    + "'x':30,'y':30,'width':40,'height':33}", "{'kind':'fill','panels':['p1'],'picture':'" + PICTURE.id() + "'}",
                     "{'kind':'set-finish','panels':['p1'],'width':2,'side':'" + side + "','colour':'#FFFFFF'}")) {
                 now = EditReader.read(json.replace('\'', '"'), now).apply(now);
             }
@@ -260,7 +262,8 @@ class RenderingTest {
             now = new ShelvePictures(List.of(PICTURE)).apply(Sheet.empty("Rim", Unit.MM, 60, 60, 127));
             Files.writeString(folder.toPath().resolve("rim.svg"), SvgPainter.document(Scene.of(rimmed), layer -> "dark.png"));
             Painted.run(folder, "rsvg-convert", "-w", "300", "-h", "300", "-o", "theirs.png", "rim.svg");
-            for (BufferedImage image : List.of(RasterPainter.paint(Scene.of(rimmed), 127, true, (id, share) -> dark), ImageIO.read(new File(folder, "theirs.png")))) {
+            for (BufferedImage image : List.of(RasterPainter.paint(Scene.of(rimmed), 127, true, (id, share) -> dark),
+                    ImageIO.read(new File(folder, "theirs.png")))) {
                 // Down the middle from the top: paper, rim, picture; nothing dark before the rim's inner edge.
                 double tip = 150 - 16.5 * 5;
                 double edge = side.equals("inside") ? tip + 2 * 5 : tip;

@@ -1,4 +1,5 @@
-// Where the paper is drawn. It is a layer of its own, so that dragging all panels paints nothing anew; but what blends with it has to lie in one drawing with it.
+// Where the paper is drawn. It is a layer of its own, so that dragging all panels paints nothing anew; but what blends with it has to lie
+// in one drawing with it.
 const board = document.getElementById("board");
 const panels = document.getElementById("panels");
 const ground = document.getElementById("ground");

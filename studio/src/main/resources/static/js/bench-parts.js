@@ -85,7 +85,8 @@ function remember(part) {
     if (place.type === "checkbox") place.checked = kept.has(key) ? kept.get(key) : place.checked;
     else if (kept.has(key) && !radios.length) place.value = kept.get(key);
     for (const radio of radios) if (radio.value === kept.get(key)) radio.checked = true;
-    place.addEventListener("change", ({ target }) => keep(key, target.type === "checkbox" ? target.checked : "length" in place.dataset ? measured(target.value) : target.value));
+    place.addEventListener("change", ({ target }) => keep(key, target.type === "checkbox" ? target.checked : "length" in place.dataset
+        ? measured(target.value) : target.value));
   }
 }
 

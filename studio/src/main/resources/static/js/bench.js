@@ -28,7 +28,8 @@ export function step(by) {
 /** How a typed size is meant: what stays put, whether proportions stay, whether pictures do. */
 function seating() {
   const [anchorX, anchorY] = (bench.querySelector("[name=anchor]:checked")?.value || "-1 -1").split(" ").map(Number);
-  return { anchorX, anchorY, alike: bench.querySelector("#alike-sides")?.checked || false, still: bench.querySelector("#still")?.checked || false };
+  return { anchorX, anchorY, alike: bench.querySelector("#alike-sides")?.checked || false, still: bench.querySelector("#still")?.checked
+      || false };
 }
 
 const PICTURE = ["move-picture", "centre-picture", "zoom-picture", "turn-picture", "mirror-picture", "cover-again", "hold-covered", "place-focal"];

@@ -6,9 +6,8 @@ const line = document.getElementById("away");
 /** The server does not answer; so many edits wait for it. */
 export function away(waiting) {
   line.hidden = false;
-  line.textContent = waiting
-    ? `The connection is lost. ${waiting === 1 ? "Your last change is kept here and is" : `Your last ${waiting} changes are kept here and are`} sent as soon as it is back.`
-    : "The connection is lost. Trying again …";
+  const kept = waiting === 1 ? "Your last change is kept here and is" : `Your last ${waiting} changes are kept here and are`;
+  line.textContent = `The connection is lost. ${waiting ? `${kept} sent as soon as it is back.` : "Trying again …"}`;
 }
 
 /** It answered. */

@@ -58,7 +58,8 @@ function arrange(form) {
 }
 
 /** About how many bytes; of the answers to several questions only the last is shown. */
-const estimates = latest(async ({ ticket, query }) => ({ ticket, ...await askForm(place("delivery-estimate"), query, { limit: LONG }) }), (about) => {
+const estimates = latest(async ({ ticket, query }) => ({ ticket, ...await askForm(place("delivery-estimate"), query, { limit: LONG }) }),
+    (about) => {
   const at = by("estimated");
   if (at && (!about || about.ticket === asking)) at.textContent = about ? about.told : "";
 });
@@ -174,7 +175,8 @@ onBench("#delivery-sets", async (at) => {
     }
     if (deed?.dataset.deed !== "forget") return;
     const set = deed.closest(".set");
-    const sure = await choose(`Delete the settings “${set.querySelector("b").textContent}”? This can’t be undone.`, [["yes", "Delete them"]]);
+    const sure = await choose(`Delete the settings “${set.querySelector("b").textContent}”? This can’t be undone.`,
+        [["yes", "Delete them"]]);
     if (sure) show(await ask(`/delivery-sets/${set.dataset.set}/forget`, { method: "POST" }));
   });
   at.addEventListener("submit", (event) => {

@@ -36,7 +36,8 @@ function press(event, at) {
       drawn = box(catching.spot(start, free(now)), catching.spot(toSheet(place), free(now)), now);
       const { x, y, width, height } = drawn;
       const d = `translate(${x} ${y}) scale(${width / form.width} ${height / form.height})`;
-      extra(svg("rect", { class: "cell-casing", x: x - width / 2, y: y - height / 2, width, height, ...thin }), svg("path", { class: "cell", d: form.path, "fill-rule": "evenodd", transform: d, ...thin }),
+      extra(svg("rect", { class: "cell-casing", x: x - width / 2, y: y - height / 2, width, height, ...thin }),
+          svg("path", { class: "cell", d: form.path, "fill-rule": "evenodd", transform: d, ...thin }),
         text({ x: x + width / 2, y: y + height / 2 + 16 / view.scale }, `${length(width)} × ${length(height)}`));
     },
     async end(moved) {
@@ -53,7 +54,8 @@ function press(event, at) {
 function take(button) {
   if (tool.name === "form" && form.button === button.dataset.add) return release();
   const shown = button.querySelector("path").getBBox();
-  form = { button: button.dataset.add, outline: JSON.parse(button.dataset.outline), path: button.querySelector("path").getAttribute("d"), width: shown.width, height: shown.height, aspect: Number(button.dataset.aspect) };
+  form = { button: button.dataset.add, outline: JSON.parse(button.dataset.outline), path: button.querySelector("path").getAttribute("d"),
+      width: shown.width, height: shown.height, aspect: Number(button.dataset.aspect) };
   hold({ name: "form", press, cursor: "crosshair" });
 }
 
@@ -72,7 +74,8 @@ bench.addEventListener("keydown", (event) => {
 });
 
 function mark() {
-  for (const button of bench.querySelectorAll("[data-add]")) button.setAttribute("aria-pressed", tool.name === "form" && form.button === button.dataset.add);
+  for (const button of bench.querySelectorAll("[data-add]"))
+    button.setAttribute("aria-pressed", tool.name === "form" && form.button === button.dataset.add);
   const hint = document.getElementById("draw-hint");
   if (hint) hint.hidden = tool.name !== "form";
 }

@@ -64,7 +64,8 @@ function through(event, id) {
 /** Where a picture goes, as chosen on the bench: "each", "same", "top" or "vista". */
 const goes = () => document.querySelector("[name=goes]")?.value || "each";
 
-const GOES = { same: "New pictures: replace in the same place", top: "New pictures: add on top", vista: "New pictures: span the selected panels" };
+const GOES = { same: "New pictures: replace in the same place", top: "New pictures: add on top",
+    vista: "New pictures: span the selected panels" };
 const rule = document.getElementById("goes-note");
 
 /** Any other way than the usual one is said at the board while it is on. */
@@ -152,7 +153,8 @@ export function unload() {
 function showHand() {
   hand.hidden = !loaded.length;
   if (!loaded.length) return;
-  hand.querySelector("strong").textContent = loaded.length === 1 ? "Click where the last one goes" : `Click where each of ${loaded.length} goes`;
+  hand.querySelector("strong").textContent = loaded.length === 1 ? "Click where the last one goes"
+      : `Click where each of ${loaded.length} goes`;
   hand.querySelector("ol").replaceChildren(...loaded.slice(0, SHOWN).map((picture, i) => {
     const item = document.createElement("li");
     const image = document.createElement("img");

@@ -42,7 +42,8 @@ export function drag(upright, index = null) {
 
 /** The shown guides as marks in sheet millimetres. */
 function drawn() {
-  return sheet.guides.flatMap(({ axis, at, from, to, why }) => [...(why === "bleed" ? [] : ["guide-casing"]), `guide ${why === "guide" ? "own" : why}`].map((name) => svg("path", { class: name, ...thin,
+  return sheet.guides.flatMap(({ axis, at, from, to, why }) => [...(why === "bleed" ? [] : ["guide-casing"]),
+      `guide ${why === "guide" ? "own" : why}`].map((name) => svg("path", { class: name, ...thin,
     d: axis === "across" ? `M${at} ${from}V${to}` : `M${from} ${at}H${to}` })));
 }
 

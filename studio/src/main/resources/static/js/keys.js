@@ -58,7 +58,8 @@ const group = (together) => sheet.stage === "arrange" && sheet.selected.length &
 const PLAIN = {
   ",": () => step(-1), ".": () => step(1), d: duplicate, Delete: remove, Backspace: remove, "?": help, 0: fit,
   "+": () => zoomBy(1.25), "=": () => zoomBy(1.25), "-": () => zoomBy(0.8), Escape: () => unload() || clearMarks() || closePattern() || release() || select([]), k: knife, p: () => (held.still = true),
-  l: () => sheet.stage === "fill" && closerKey(), "{": () => raise("bottom"), "}": () => raise("front"), g: () => group(true), G: () => group(false), a: arrange.alike,
+  l: () => sheet.stage === "fill" && closerKey(), "{": () => raise("bottom"), "}": () => raise("front"), g: () => group(true),
+      G: () => group(false), a: arrange.alike,
   c: () => sheet.selected.some((id) => panel(id).picture) && edit({ kind: "cover-again", panels: sheet.selected, ...aim() }),
   f: () => sheet.stage === "settle" && settle.focal(pointer),
   "[": () => (sheet.stage === "arrange" ? raise("backward") : settle.zoomKey(1 / 1.1)),

@@ -119,11 +119,13 @@ function turnArc(corners, data, name) {
   const room = ARC + 8;
   const inSight = ({ x, y }) => x > 18 + room && y > 18 + room && x < marks.clientWidth - room && y < marks.clientHeight - room;
   const corner = [1, 2, 3, 0].map((i) => corners[i]).find(inSight);
-  const at = corner || { x: Math.max(18 + room, Math.min(marks.clientWidth - room, corners[1].x)), y: Math.max(18 + room, Math.min(marks.clientHeight - room, corners[1].y)) };
+  const at = corner || { x: Math.max(18 + room, Math.min(marks.clientWidth - room, corners[1].x)),
+      y: Math.max(18 + room, Math.min(marks.clientHeight - room, corners[1].y)) };
   const heading = Math.atan2(at.y - middle.y, at.x - middle.x);
   const on = (by) => `${at.x + ARC * Math.cos(heading + by)} ${at.y + ARC * Math.sin(heading + by)}`;
   const d = `M${on(-0.75)}A${ARC} ${ARC} 0 0 1 ${on(0.75)}`;
-  return [svg("path", { class: `${name}-casing`, d }), svg("path", { class: `${name}-arc`, d }), svg("path", { class: `${name} arc-hold`, d, ...data })];
+  return [svg("path", { class: `${name}-casing`, d }), svg("path", { class: `${name}-arc`, d }),
+      svg("path", { class: `${name} arc-hold`, d, ...data })];
 }
 
 /** A shadow's handle stands so many pixels from the middle of what casts it, and farther by the shadow's own distance. */
@@ -168,7 +170,8 @@ function own(chosen) {
 /** A notch lies across the edge, towards the form's middle; at a corner a little inside, clear of the handle of the box. */
 function notch(matrix, seat, { name, at, value }) {
   const rounded = name.includes("-");
-  const way = rounded ? { x: Math.sign(name.includes("left") ? -1 : 1), y: Math.sign(name.includes("top") ? -1 : 1) } : { x: at.x, y: at.y };
+  const way = rounded ? { x: Math.sign(name.includes("left") ? -1 : 1), y: Math.sign(name.includes("top") ? -1 : 1) }
+      : { x: at.x, y: at.y };
   const long = Math.hypot(way.x, way.y) || 1;
   const radius = rounded ? Math.abs(way.x * seat.width / 2 - at.x) : 0;
   // The middle of a corner's arc lies on its diagonal.
@@ -181,7 +184,8 @@ function notch(matrix, seat, { name, at, value }) {
   const off = rounded ? Math.max(0, Math.min(20, room / 2) - radius * view.scale * (Math.SQRT2 - 1)) : 0;
   const p = { x: edge.x - out.x * off, y: edge.y - out.y * off };
   const d = `M${p.x - out.x * 7} ${p.y - out.y * 7}L${p.x + out.x * 7} ${p.y + out.y * 7}`;
-  const marksOf = [svg("path", { class: "pull-casing", d }), svg("path", { class: "pull-notch", d }), svg("path", { class: "pull", "data-pull": name, d })];
+  const marksOf = [svg("path", { class: "pull-casing", d }), svg("path", { class: "pull-notch", d }),
+      svg("path", { class: "pull", "data-pull": name, d })];
   if (own.pulled !== name) return marksOf;
   const label = svg("text", { class: "pull-value", x: p.x - out.x * 18, y: p.y - out.y * 18 });
   label.textContent = value;
@@ -202,7 +206,8 @@ function lit(chosen) {
   const windows = seen.map(form).join("");
   // Filled even-odd, forms that lie over each other would shut where two of them are: then each is cut out by itself, which costs more.
   const around = overlapping(seen) ? { mask: "url(#around)", d: far } : { d: far + windows, "fill-rule": "evenodd" };
-  const parts = [...("mask" in around ? [outside("around", seen, far)] : []), svg("g", { transform: onSheet() }, svg("path", { class: "dim", ...around }))];
+  const parts = [...("mask" in around ? [outside("around", seen, far)] : []),
+      svg("g", { transform: onSheet() }, svg("path", { class: "dim", ...around }))];
   const onBoard = svg("g", { transform: onSheet() });
   parts.push(onBoard);
   if (alone) {
@@ -213,7 +218,8 @@ function lit(chosen) {
     const along = [svg("image", { href, preserveAspectRatio: "none", ...box }), svg("rect", { class: "edge-casing", ...box }), svg("rect", { class: "edge", ...box })];
     onBoard.append(
       svg("clipPath", { id: "beyond" }, svg("path", { d: far + windows, "clip-rule": "evenodd" })),
-      svg("g", { ...("mask" in around ? { mask: "url(#around)" } : { "clip-path": "url(#beyond)" }), opacity: 0.36 }, along[0]), along[1], along[2]);
+      svg("g", { ...("mask" in around ? { mask: "url(#around)" } : { "clip-path": "url(#beyond)" }), opacity: 0.36 }, along[0]),
+          along[1], along[2]);
     if (chosen.length === 1) onBoard.append(thirds(chosen[0], panel(chosen[0])));
     const handles = svg("g", {}, ...aroundPicture(one, matrix));
     parts.push(handles);
@@ -228,7 +234,8 @@ function overlapping(chosen) {
   const boxes = chosen.map((id) => panel(id).bounds).sort((a, b) => a[0] - b[0]);
   const over = 0.01;
   return boxes.some((a, i) => {
-    for (let j = i + 1; j < boxes.length && boxes[j][0] < a[2] - over; j++) if (boxes[j][1] < a[3] - over && a[1] < boxes[j][3] - over) return true;
+    for (let j = i + 1; j < boxes.length && boxes[j][0] < a[2] - over; j++)
+      if (boxes[j][1] < a[3] - over && a[1] < boxes[j][3] - over) return true;
     return false;
   });
 }
@@ -295,7 +302,8 @@ function thirds(id, { seat }) {
 
 function grips(matrix, width, height) {
   const corners = [[0, 0], [width, 0], [width, height], [0, height]].map(([x, y]) => toScreen(apply(matrix, x, y)));
-  return [...turnArc(corners, { "data-grip": "turn" }, "grip-turn"), ...corners.map(({ x, y }) => svg("circle", { class: "grip", "data-grip": "zoom", cx: x, cy: y, r: 5 }))];
+  return [...turnArc(corners, { "data-grip": "turn" }, "grip-turn"),
+      ...corners.map(({ x, y }) => svg("circle", { class: "grip", "data-grip": "zoom", cx: x, cy: y, r: 5 }))];
 }
 
 const PLURALS = { panel: "panels", float: "floats", caption: "captions", rule: "rules" };

@@ -79,7 +79,8 @@ export function move(start, clicked, copying, loose = false) {
         return clicked();
       }
       const stays = staying?.still || false;
-      await edit(copying ? { kind: "duplicate", panels: chosen, dx: by.x, dy: by.y } : { kind: "move-panels", panels: chosen, dx: by.x, dy: by.y, still: stays });
+      await edit(copying ? { kind: "duplicate", panels: chosen, dx: by.x, dy: by.y }
+          : { kind: "move-panels", panels: chosen, dx: by.x, dy: by.y, still: stays });
       clear();
     },
     cancel: clear,

@@ -92,7 +92,8 @@ async function show() {
     if (form !== mine || asked !== shows) return;
     lines = result.across ? result : null;
     // Each by itself: filled together, places where two of them lie over each other would be holes.
-    extra(svg("path", { class: "cell-casing", d: result.cells.join(""), ...thin }), ...result.cells.map((d) => svg("path", { class: "cell", d, "fill-rule": "evenodd", ...thin })));
+    extra(svg("path", { class: "cell-casing", d: result.cells.join(""), ...thin }),
+        ...result.cells.map((d) => svg("path", { class: "cell", d, "fill-rule": "evenodd", ...thin })));
     says.textContent = `${result.says}${result.lost ? ` ${result.lost}` : ""}`;
     says.classList.toggle("warns", Boolean(result.lost));
     board.classList.toggle("replacing", ["replace", "again"].includes(wanted().where));

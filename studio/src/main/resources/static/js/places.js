@@ -13,5 +13,6 @@ export function shown(left, top) {
 
 /** Back to what the server said, where nothing came of the drag. */
 export function told() {
-  for (const field of bench.querySelectorAll('input[data-edit="seat-panels"]')) if (document.activeElement !== field) field.value = field.defaultValue;
+  for (const field of bench.querySelectorAll('input[data-edit="seat-panels"]'))
+    if (document.activeElement !== field) field.value = field.defaultValue;
 }

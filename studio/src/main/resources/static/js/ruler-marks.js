@@ -4,7 +4,10 @@ import { sheet } from "./sheet.js";
 const SLATE = "#C4D3DF";
 const EDGE = 18;
 
-/** How each kind is drawn at {@code at} along a ruler whose inner edge is at 18: an own guide a solid wedge, a margin a long bar, the bleed a dot, the rest a short bar. */
+/**
+ * How each kind is drawn at {@code at} along a ruler whose inner edge is at 18: an own guide a solid wedge, a margin a long bar, the bleed
+ * a dot, the rest a short bar.
+ */
 const DRAWN = {
   guide: (g) => { g.moveTo(-4, EDGE - 7); g.lineTo(4, EDGE - 7); g.lineTo(0, EDGE); g.closePath(); },
   margin: (g) => g.rect(-1, EDGE - 10, 2, 10),

@@ -1,4 +1,5 @@
-// Requests. Edits go one after the other; each answer patches the page; a lost connection keeps them; a failure puts the page back and says why.
+// Requests. Edits go one after the other; each answer patches the page; a lost connection keeps them; a failure puts the page back and says
+// why.
 import { sheet, draw, order, changed, ids } from "./sheet.js";
 import { showBench, problemAt } from "./bench-parts.js";
 import { drawCards } from "./cards.js";
@@ -27,8 +28,10 @@ const pause = (time) => new Promise((resolve) => setTimeout(resolve, time));
 /** A request that answers JSON or HTML; rejects with {field, message, status}, or {lost, message} where no answer came. */
 export async function ask(path, { limit = LIMIT, ...options } = {}) {
   try {
-    const response = await fetch(path, { signal: AbortSignal.timeout(limit), ...options, headers: { Accept: "application/json, text/html", "X-CSRF-TOKEN": csrf, ...options.headers } });
-    if (response.status === 401 || response.status === 403) throw { said: { message: "You are signed out. Reload the page to sign in again." } };
+    const response = await fetch(path, { signal: AbortSignal.timeout(limit), ...options,
+        headers: { Accept: "application/json, text/html", "X-CSRF-TOKEN": csrf, ...options.headers } });
+    if (response.status === 401 || response.status === 403)
+      throw { said: { message: "You are signed out. Reload the page to sign in again." } };
     if ([502, 503, 504].includes(response.status)) throw new Error("away");
     if (response.status === 204) return null;
     const answer = (response.headers.get("Content-Type") || "").includes("json") ? await response.json() : await response.text();
@@ -113,7 +116,8 @@ async function failed(problem, at) {
   if (!problem.message) throw problem;
   const unsure = problem.status >= 500;
   const shown = at?.isConnected && problem.field && problemAt(at, problem.field, problem.message);
-  if (!shown) say(unsure ? `${problem.message} You see the sheet as it is now; what you did last may be missing.` : problem.message, { fault: true });
+  if (!shown) say(unsure ? `${problem.message} You see the sheet as it is now; what you did last may be missing.`
+      : problem.message, { fault: true });
   if (!at || unsure || problem.status === 409) await refresh(true);
   changed("sheet");
 }

@@ -225,7 +225,8 @@ closer.addEventListener("click", async (event) => {
   const { picture } = closer.querySelector(".closer")?.dataset || {};
   const form = event.target.closest(".closer .forms button");
   if (form && await edit({ kind: "frame-picture", picture, ...JSON.parse(form.dataset.args) })) closer.close();
-  if (event.target.closest("[data-over]") && await edit({ kind: "frame-picture", picture, over: true, locked: document.getElementById("over-locked").checked })) closer.close();
+  if (event.target.closest("[data-over]")
+      && await edit({ kind: "frame-picture", picture, over: true, locked: document.getElementById("over-locked").checked })) closer.close();
   if (event.target.closest("[data-float]") && await edit({ kind: "frame-picture", picture })) closer.close();
   if (event.target.closest("[data-whole]") && await edit({ kind: "clear-background", picture })) look(picture);
   if (!event.target.closest("[data-replace]")) return;

@@ -1,4 +1,5 @@
-// Pictures that stay on the sheet while their panels are dragged: those of vistas that are looked through, or all where the form alone is moved.
+// Pictures that stay on the sheet while their panels are dragged: those of vistas that are looked through, or all where the form alone is
+// moved.
 import { panel, group } from "./sheet.js";
 import { previewer } from "./server.js";
 import { redraw, liveState } from "./marks.js";
@@ -14,7 +15,8 @@ function staying(chosen, still) {
 export function stayPut(chosen, still) {
   const pictures = staying(chosen, still);
   const was = pictures.map(({ node }) => node.getAttribute("transform"));
-  const maps = pictures.map(({ node }) => node.transform.baseVal.consolidate().matrix).map(({ a, b, c, d, e, f }) => new DOMMatrix([a, b, c, d, e, f]));
+  const maps = pictures.map(({ node }) => node.transform.baseVal.consolidate().matrix)
+      .map(({ a, b, c, d, e, f }) => new DOMMatrix([a, b, c, d, e, f]));
   const hatched = chosen.map((id) => group(id).querySelector(".bare-area")).filter(Boolean);
   let ended = false;
   // What is covered then, only the server can tell.
@@ -32,7 +34,8 @@ export function stayPut(chosen, still) {
     at(by) {
       if (!pictures.length) return;
       for (const hatch of hatched) hatch.setAttribute("visibility", "hidden");
-      pictures.forEach(({ node }, i) => node.setAttribute("transform", matrixText(new DOMMatrix().translate(-by.x, -by.y).multiply(maps[i]))));
+      pictures.forEach(({ node }, i) => node.setAttribute("transform",
+          matrixText(new DOMMatrix().translate(-by.x, -by.y).multiply(maps[i]))));
       if (chosen.length === 1) state.want({ kind: "move-panels", panels: chosen, dx: by.x, dy: by.y, still });
     },
     end() {

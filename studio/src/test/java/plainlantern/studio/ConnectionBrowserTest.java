@@ -38,7 +38,8 @@ class ConnectionBrowserTest extends Browsed {
         page.waitForCondition(() -> !warned.isEmpty());
         assertThat(warned).containsExactly("beforeunload");
         context.setOffline(false);
-        assertThat(page.locator(".say").filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("Connected again. Nothing was lost."))).isVisible();
+        assertThat(page.locator(".say").filter(new com.microsoft.playwright.Locator.FilterOptions()
+                .setHasText("Connected again. Nothing was lost."))).isVisible();
         assertThat(page.locator("#panels .panel")).hasCount(2);
         undoSays("Duplicate: Panel 1");
         page.keyboard().press("Control+z");
@@ -130,7 +131,8 @@ class ConnectionBrowserTest extends Browsed {
         page.locator("#well").focus();
         page.keyboard().press("ArrowDown");
         page.waitForSelector("#busy", new Page.WaitForSelectorOptions().setState(WaitForSelectorState.VISIBLE).setTimeout(20_000));
-        double shown = ((Number) page.evaluate("() => parseFloat(getComputedStyle(document.getElementById('busy')).transitionDelay) * 1000")).doubleValue();
+        double shown = ((Number) page.evaluate(
+                "() => parseFloat(getComputedStyle(document.getElementById('busy')).transitionDelay) * 1000")).doubleValue();
         assertThat(shown).as("milliseconds until it is seen").isBetween(100.0, 400.0);
         page.waitForCondition(() -> !held.isEmpty());
         held.get(0).resume();

@@ -101,7 +101,8 @@ class DeliverTest extends StudioTest {
     @Test
     void partsSeveralSheetsAndSets() throws Exception {
         UUID other = sheets.add(member.id(), Sheet.empty("Wall", Unit.MM, 40, 40, 127), "New sheet");
-        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(file(delivered("format", "png", "ppi", "127", "extent", "boxes", "names", "{n} {panel}").get(0)).getContentAsByteArray()))) {
+        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(file(delivered("format", "png", "ppi", "127", "extent",
+                "boxes", "names", "{n} {panel}").get(0)).getContentAsByteArray()))) {
             assertThat(zip.getNextEntry().getName()).isEqualTo("1 Panel 1.png");
             assertThat(zip.getNextEntry().getName()).isEqualTo("2 Panel 2.png");
             assertThat(zip.getNextEntry()).isNull();
@@ -111,7 +112,8 @@ class DeliverTest extends StudioTest {
         try (PDDocument read = Loader.loadPDF(pdf.getContentAsByteArray())) {
             assertThat(read.getNumberOfPages()).isEqualTo(2);
         }
-        assertThat(answer(ask(post("/sheets/" + id + "/delivery-size?format=pdf&ppi=72&scale=200&more=" + other))).path("told").asString("")).isEqualTo("2 pages, the first 200.0 × 100.0 mm");
+        assertThat(answer(ask(post("/sheets/" + id + "/delivery-size?format=pdf&ppi=72&scale=200&more=" + other))).path("told")
+                .asString("")).isEqualTo("2 pages, the first 200.0 × 100.0 mm");
         MockHttpServletResponse kept = ask(post("/delivery-sets").param("name", "Small").param("format", "webp").param("ppi", "50").param("quality", "70"));
         String set = kept.getContentAsString().replaceFirst("(?s).*data-set=\"([0-9a-f-]{36})\".*", "$1");
         assertThat(delivered("sets", "screen", "sets", "press", "sets", set)).hasSize(3);
@@ -125,7 +127,8 @@ class DeliverTest extends StudioTest {
     void sizesAreEstimated() throws Exception {
         for (String kind : List.of("png", "jpeg", "pdf", "tiff")) {
             long bytes = file(delivered("format", kind, "ppi", "400", "paper", "true").get(0)).getContentAsByteArray().length;
-            String told = answer(ask(post("/sheets/" + id + "/delivery-estimate?ppi=400&paper=true&format=" + kind))).path("told").asString("");
+            String told = answer(ask(post("/sheets/" + id + "/delivery-estimate?ppi=400&paper=true&format=" + kind)))
+                    .path("told").asString("");
             double number = Double.parseDouble(told.replaceAll("[^0-9.]", "")) * (told.endsWith("MB") ? 1e6 : 1e3);
             assertThat(number).as(kind + " " + told + " for " + bytes).isBetween(bytes / 1.5, bytes * 1.5);
         }

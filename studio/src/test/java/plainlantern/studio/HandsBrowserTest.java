@@ -100,7 +100,9 @@ class HandsBrowserTest extends Browsed {
         assertThat(page.locator("#hints .cell")).hasCount(12);
     }
 
-    /** The first is the one that was clicked first: its finish is given, its nudge is given, to those that are selected and to no others. */
+    /**
+     * The first is the one that was clicked first: its finish is given, its nudge is given, to those that are selected and to no others.
+     */
     @Test
     void theFirstIsTheOneClickedFirst() {
         filled(3, true);
@@ -166,7 +168,10 @@ class HandsBrowserTest extends Browsed {
         assertThat(page.locator("#still")).isChecked();
     }
 
-    /** A tool has the board for itself: a cut that begins at a handle cuts. A drag with Ctrl moves what was pressed. Shift on bare paper lets go of nothing. */
+    /**
+     * A tool has the board for itself: a cut that begins at a handle cuts. A drag with Ctrl moves what was pressed. Shift on bare paper
+     * lets go of nothing.
+     */
     @Test
     void toolsAndModifiers() {
         filled(2, false);
@@ -209,7 +214,10 @@ class HandsBrowserTest extends Browsed {
         page.waitForURL("**/sheets");
     }
 
-    /** Between the slices of a lit vista the paper moves it; a small panel keeps its middle for dragging; h shows the sheet alone; the tag stands off. */
+    /**
+     * Between the slices of a lit vista the paper moves it; a small panel keeps its middle for dragging; h shows the sheet alone; the tag
+     * stands off.
+     */
     @Test
     void thePaperBetweenSlicesAndTheMarks() {
         filled(2, true);
@@ -225,7 +233,8 @@ class HandsBrowserTest extends Browsed {
             BoundingBox m = measure.boundingBox();
             assertThat(tag.x + tag.width < m.x || m.x + m.width < tag.x || tag.y + tag.height < m.y || m.y + m.height < tag.y).isTrue();
         }
-        assertThat(tag.y >= left.y + left.height || tag.y + tag.height <= left.y || tag.x >= left.x + left.width).as("off what is judged").isTrue();
+        assertThat(tag.y >= left.y + left.height || tag.y + tag.height <= left.y || tag.x >= left.x + left.width)
+                .as("off what is judged").isTrue();
         page.keyboard().press("1");
         page.locator("#well").focus();
         page.keyboard().down("h");
@@ -239,7 +248,8 @@ class HandsBrowserTest extends Browsed {
         BoundingBox small = panel(0).boundingBox();
         for (String handle : List.of("n", "s", "e", "w")) {
             double[] at = middle(page.locator("[data-handle=" + handle + "]"));
-            assertThat(Math.abs(at[0] - small.x - small.width / 2) > small.width / 2 + 8 || Math.abs(at[1] - small.y - small.height / 2) > small.height / 2 + 8).as(handle).isTrue();
+            assertThat(Math.abs(at[0] - small.x - small.width / 2) > small.width / 2 + 8
+                    || Math.abs(at[1] - small.y - small.height / 2) > small.height / 2 + 8).as(handle).isTrue();
         }
         drag(middle(panel(0)), 40, 30);
         undoSays("Move: Panel 1");
@@ -279,7 +289,10 @@ class HandsBrowserTest extends Browsed {
         assertThat(page.locator("#tag")).containsText("Panel 3");
     }
 
-    /** A double click on the shelf fills once; looking closer has a button and a key. How new pictures go in is seen at the board, and belongs to its sheet. */
+    /**
+     * A double click on the shelf fills once; looking closer has a button and a key. How new pictures go in is seen at the board, and
+     * belongs to its sheet.
+     */
     @Test
     void theShelf() {
         filled(2, false);
@@ -319,13 +332,17 @@ class HandsBrowserTest extends Browsed {
         assertThat(page.locator("#goes-note")).isHidden();
     }
 
-    /** Waiting pictures stand in a strip; the panel under the pointer shows the next one; on the bare sheet it gets a panel of its own shape. */
+    /**
+     * Waiting pictures stand in a strip; the panel under the pointer shows the next one; on the bare sheet it gets a panel of its own
+     * shape.
+     */
     @Test
     void picturesArePlacedOneByOne() {
         newSheet("120", "80", "mm", "127");
         grid(1, 2);
         bring(ridges, new FilePayload("Reeds.jpg", "image/jpeg", jpeg(600, 900, 200)));
-        for (int i = 0; i < 2; i++) page.locator(".shelf-picture").nth(i).click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.CONTROL)));
+        for (int i = 0; i < 2; i++) page.locator(".shelf-picture").nth(i)
+                .click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.CONTROL)));
         page.locator("[data-load]").click();
         assertThat(page.locator("#loaded li")).hasCount(2);
         assertThat(page.locator("#loaded li.next")).hasCount(1);
@@ -351,7 +368,8 @@ class HandsBrowserTest extends Browsed {
         page.reload();
         ready();
         page.locator("details[data-part=paper] > summary").click();
-        for (String kind : List.of("Colour", "Colours", "Picture", "None")) assertThat(page.locator("[data-paper]").filter(new Locator.FilterOptions().setHasText(kind)).first()).isVisible();
+        for (String kind : List.of("Colour", "Colours", "Picture", "None"))
+            assertThat(page.locator("[data-paper]").filter(new Locator.FilterOptions().setHasText(kind)).first()).isVisible();
         tint(page.locator("#paper-plain .tint"), "#F4EBDD");
         undoSays("Paper");
         page.locator("[data-paper=none]").click();
@@ -365,7 +383,10 @@ class HandsBrowserTest extends Browsed {
         assertThat(page.locator("dialog [name=name]")).hasValue("Evening");
     }
 
-    /** What was typed beyond the room, and a focal point that stops short, are said; enlarging is offered. Lengths that are remembered know their unit. */
+    /**
+     * What was typed beyond the room, and a focal point that stops short, are said; enlarging is offered. Lengths that are remembered know
+     * their unit.
+     */
     @Test
     void whatComesOutOtherwiseIsSaid() {
         filled(1, false);

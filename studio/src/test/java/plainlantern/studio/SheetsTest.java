@@ -49,7 +49,8 @@ class SheetsTest extends StudioTest {
     @Test
     void everyStepIsUndoneAndRedoneExactly() {
         List<Sheet> seen = new ArrayList<>(List.of(sheets.open(id, member.id()).sheet()));
-        for (Edit edit : List.of(LayOut.replacing(new EvenGrid(3, 3, 5, 5), new Margins(10, 10, 10, 10)), MovePanels.along(List.of("p1"), 1 / 3.0, 1e-9),
+        for (Edit edit : List.of(LayOut.replacing(new EvenGrid(3, 3, 5, 5), new Margins(10, 10, 10, 10)),
+                MovePanels.along(List.of("p1"), 1 / 3.0, 1e-9),
                 new Remove(List.of("p5")), AddPanel.into(new Ellipse(), new Box(10, 10, 30, 30)), new RenameSheet("Evenings"))) {
             seen.add(make(edit).sheet());
         }
@@ -126,7 +127,8 @@ class SheetsTest extends StudioTest {
         Sheet before = make(AddPanel.into(new Ellipse(), new Box(10, 10, 30, 30))).sheet();
         assertThatThrownBy(() -> make(MovePanels.along(List.of("p1"), 1e9, 0))).isInstanceOf(BadInput.class);
         assertThat(sheets.open(id, member.id()).sheet()).isEqualTo(before);
-        assertThat(make(MovePanels.along(List.of("p1"), 1, 0)).sheet().panel("p1").seat().centre().x()).isEqualTo(before.panel("p1").seat().centre().x() + 1);
+        assertThat(make(MovePanels.along(List.of("p1"), 1, 0)).sheet().panel("p1").seat().centre().x())
+                .isEqualTo(before.panel("p1").seat().centre().x() + 1);
     }
 
     @Test

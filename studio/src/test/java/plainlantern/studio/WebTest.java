@@ -264,7 +264,8 @@ class WebTest extends StudioTest {
             String form = ask(post("/sheets/" + id + "/patterns/" + card.kind())).getContentAsString();
             assertThat(form).contains("data-kind=\"" + card.kind() + "\"", card.label(), "data-number=");
         }
-        assertThat(ask(post("/sheets/" + id + "/patterns/again").param("selected", "p3")).getContentAsString()).contains("data-again=\"true\"", "value=\"5.00 mm\"", "data-number=\"columns\"");
+        assertThat(ask(post("/sheets/" + id + "/patterns/again").param("selected", "p3")).getContentAsString())
+                .contains("data-again=\"true\"", "value=\"5.00 mm\"", "data-number=\"columns\"");
         assertThat(ask(post("/sheets/" + id + "/patterns/spiral")).getStatus()).isEqualTo(422);
         assertThat(answer(ask(get("/sheets/" + id + "/seams"))).size()).isEqualTo(2);
         assertThat(answer(ask(post("/sheets/" + id + "/snaps").param("moving", "p1"))).path("lines").size()).isGreaterThan(8);
@@ -347,6 +348,7 @@ class WebTest extends StudioTest {
     void aHugeSheetCanBeOpenedThoughNotDeliveredWhole() throws Exception {
         id = sheets.add(member.id(), Sheet.empty("Wall", Unit.MM, 5000, 5000, 2400), "New sheet");
         assertThat(ask(get("/sheets/" + id)).getStatus()).isEqualTo(200);
-        assertThat(answer(ask(post("/sheets/" + id + "/delivery-size?format=png&ppi=2400"))).path("message").asString("")).contains("Up to 101 ppi is possible");
+        assertThat(answer(ask(post("/sheets/" + id + "/delivery-size?format=png&ppi=2400"))).path("message").asString(""))
+                .contains("Up to 101 ppi is possible");
     }
 }

@@ -35,11 +35,13 @@ record Answer(long version, String name, String size, String kept, String undo, 
     }
 
     Answer saying(Optional<Said> newRemark) {
-        return new Answer(version, name, size, kept, undo, redo, changed, order, selected, paper, swatches, count, states, bench, facts, guides, vistas, newRemark, layer);
+        return new Answer(version, name, size, kept, undo, redo, changed, order, selected, paper, swatches, count, states, bench, facts,
+                guides, vistas, newRemark, layer);
     }
 
     Answer choosing(OptionalInt newLayer) {
-        return new Answer(version, name, size, kept, undo, redo, changed, order, selected, paper, swatches, count, states, bench, facts, guides, vistas, remark, newLayer);
+        return new Answer(version, name, size, kept, undo, redo, changed, order, selected, paper, swatches, count, states, bench, facts,
+                guides, vistas, remark, newLayer);
     }
 
     /** What the sheet is; lengths in mm. */

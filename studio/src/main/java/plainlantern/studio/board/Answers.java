@@ -89,7 +89,8 @@ class Answers {
         return new Answer(opened.version(), sheet.name(), SheetSize.describe(sheet), kept(opened), opened.undo().orElse(""),
                 opened.redo().orElse(""), parts, order, kept, BoardPainter.paper(sheet, BOARD), swatches(sheet),
                 lineUp.count(), lineUp.states(), bench(BenchView.of(opened.id(), sheet, looking, kept, sameShelf)),
-                new Answer.Facts(sheet.unit().symbol(), sheet.ppi(), sheet.width(), sheet.height(), sheet.bleed()), guides(sheet), vistas(sheet), Optional.empty(), OptionalInt.empty());
+                new Answer.Facts(sheet.unit().symbol(), sheet.ppi(), sheet.width(), sheet.height(), sheet.bleed()), guides(sheet),
+                        vistas(sheet), Optional.empty(), OptionalInt.empty());
     }
 
     /** The palette as the colour fields offer it. */

@@ -77,15 +77,20 @@ public class BoardController {
         this.answers = answers;
     }
 
-    /** An edit on its way in, with what the page shows; {@code edit} is read when the sheet it meets is known, {@code name} is the same each time it is sent. */
-    record Request(JsonNode edit, Optional<UUID> name, String stage, List<String> selected, long version, @Typed.Switch boolean whole, @Typed.Layer int layer) {
+    /**
+     * An edit on its way in, with what the page shows; {@code edit} is read when the sheet it meets is known, {@code name} is the same each
+     * time it is sent.
+     */
+    record Request(JsonNode edit, Optional<UUID> name, String stage, List<String> selected, long version, @Typed.Switch boolean whole,
+            @Typed.Layer int layer) {
         Looking looking() {
             return new Looking(Stage.of(stage), whole, layer);
         }
     }
 
     /** Pictures to put on the shelf: names by id. */
-    record Shelving(LinkedHashMap<String, String> pictures, Optional<UUID> name, String stage, List<String> selected, long version, @Typed.Switch boolean whole) {}
+    record Shelving(LinkedHashMap<String, String> pictures, Optional<UUID> name, String stage, List<String> selected, long version,
+            @Typed.Switch boolean whole) {}
 
     @GetMapping
     String page(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam(defaultValue = "") String stage, Model model) {
@@ -246,13 +251,16 @@ public class BoardController {
         Optional<Change> change = sheets.step(id, member.id(), by, request.version(), request.name());
         if (change.isPresent()) return answers.to(change.get(), false, request.looking(), request.selected());
         Answer now = now(member, id, request);
-        return !sheets.made(id, request.name()) ? now.saying(Optional.of(new Answer.Said(by < 0 ? UNSEEN : UNSEEN_ON, Optional.empty(), Optional.empty()))) : now;
+        return !sheets.made(id, request.name())
+                ? now.saying(Optional.of(new Answer.Said(by < 0 ? UNSEEN : UNSEEN_ON, Optional.empty(), Optional.empty()))) : now;
     }
 
     /** Pictures come onto a shelf through {@link #shelve} alone, which knows whose they are. */
     private Edit read(Member member, Request request, Sheet sheet) {
         Edit edit = EditReader.read(String.valueOf(request.edit()), sheet);
-        BadInput.unless(!(edit instanceof ShelvePictures || edit instanceof Paste || edit instanceof ReturnTo), "edit", "That can’t be done here. Bring pictures in the Fill stage, paste with Ctrl V in Arrange, and go back to a version in Versions, at the top right.");
+        BadInput.unless(!(edit instanceof ShelvePictures || edit instanceof Paste || edit instanceof ReturnTo), "edit",
+                "That can’t be done here. Bring pictures in the Fill stage, paste with Ctrl V in Arrange, "
+                        + "and go back to a version in Versions, at the top right.");
         return edit instanceof ClearBackground clear ? clear.standing(pictures.foot(member.id(), sheet.picture(clear.picture()).id(), clear.cleared())) : edit;
     }
 

@@ -18,7 +18,10 @@ import plainlantern.sheet.SheetJson;
 
 /** Small drawings of all patterns and all forms, made by the very code that makes panels. */
 public final class Gallery {
-    /** A card: the kind's name in edits, what people call it, its drawing as path data, and for forms the form as JSON and its width / height. */
+    /**
+     * A card: the kind's name in edits, what people call it, its drawing as path data, and for forms the form as JSON and its width /
+     * height.
+     */
     public record Card(String kind, String label, String drawing, String json, double aspect) {
         /** "a" or "an". */
         public String article() {
@@ -56,6 +59,7 @@ public final class Gallery {
     private static Card form(Outline outline) {
         double aspect = outline.aspect();
         String drawing = PathData.of(outline.path(aspect > 1 ? FORM : FORM * aspect, aspect > 1 ? FORM / aspect : FORM));
-        return new Card(outline.getClass().getAnnotation(JsonTypeName.class).value(), outline.label(), drawing, SheetJson.MAPPER.writeValueAsString(outline), aspect);
+        return new Card(outline.getClass().getAnnotation(JsonTypeName.class).value(), outline.label(), drawing,
+                SheetJson.MAPPER.writeValueAsString(outline), aspect);
     }
 }

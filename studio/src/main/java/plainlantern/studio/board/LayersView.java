@@ -31,7 +31,8 @@ public record LayersView(List<Row> rows, int front, Optional<Chosen> chosen) {
      */
     public record Row(int at, String kind, String name, String picture, boolean on, boolean off) {}
 
-    public record Chosen(int at, String opacity, String blend, List<Blend> blends, Optional<WordsFields> words, Optional<WashFields> wash) {}
+    public record Chosen(int at, String opacity, String blend, List<Blend> blends, Optional<WordsFields> words,
+            Optional<WashFields> wash) {}
 
     /** @param overflow by how much they are larger than their box, empty where they fit */
     public record WordsFields(String text, String typeface, List<String> typefaces, String size, String leading, String tracking, String colour, String side, boolean boxed, String padding,
@@ -49,10 +50,13 @@ public record LayersView(List<Row> rows, int front, Optional<Chosen> chosen) {
     }
 
     private static Row row(Sheet sheet, Content content, int at, boolean on) {
-        if (content instanceof Words words) return new Row(at, "words", words.text().lines().findFirst().orElse(""), "", on, words.look().off());
-        if (content instanceof Wash wash) return new Row(at, "wash", wash.stops().size() == 1 ? "Colour" : "Colours", "", on, wash.look().off());
+        if (content instanceof Words words)
+            return new Row(at, "words", words.text().lines().findFirst().orElse(""), "", on, words.look().off());
+        if (content instanceof Wash wash)
+            return new Row(at, "wash", wash.stops().size() == 1 ? "Colour" : "Colours", "", on, wash.look().off());
         String id = content instanceof Content.OwnPicture own ? own.picture() : sheet.vista(((Content.VistaSlice) content).vista()).picture();
-        return new Row(at, content instanceof Content.OwnPicture ? "picture" : "slice", sheet.picture(id).name(), id, on, content.look().off());
+        return new Row(at, content instanceof Content.OwnPicture ? "picture" : "slice", sheet.picture(id).name(), id, on,
+                content.look().off());
     }
 
     private static Chosen chosen(Numbers n, Panel panel, int at) {

@@ -20,7 +20,8 @@ public record PaperView(String kind, String colour, LayersView.WashFields wash, 
     public record Kind(String key, String label) {}
 
     public List<Kind> kinds() {
-        return List.of(new Kind("plain", "Colour"), new Kind("washed", "Colours"), new Kind("pictured", "Picture"), new Kind("none", "None"));
+        return List.of(new Kind("plain", "Colour"), new Kind("washed", "Colours"), new Kind("pictured", "Picture"),
+                new Kind("none", "None"));
     }
 
     /** The kind in a few words. */

@@ -86,7 +86,8 @@ public record SelectionView(List<Panel> panels, String title, String left, Strin
         // A picture that leaves room for what lies behind it leaves nothing bare.
         boolean bare = whole ? !c.covered() : PanelState.of(sheet, panel) == PanelState.BARE;
         return new PictureView(sheet.picture(own.picture()).name(), own.fit().label(), n.length(p.centre().x() - from.x()), n.length(p.centre().y() - from.y()),
-                n.percent(c.zoom()), c.zoom() * 100, n.degrees(p.turn()), p.turn(), own.held(), c, bare, whole ? verdict(sheet, vista.get()) : verdict(n, c, bare), n.room(c),
+                n.percent(c.zoom()), c.zoom() * 100, n.degrees(p.turn()), p.turn(), own.held(), c, bare, whole ? verdict(sheet, vista.get())
+                        : verdict(n, c, bare), n.room(c),
                 n.ppi(c.ppi()), soft, n.ppi(sheet.ppi()), focal(n, sitting, p, sheet.picture(own.picture())), vista.map(v -> new VistaView(v.id(), sheet.members(v.id()).size(), whole,
                 panel.slice().get().carried(), !panel.slice().get().nudge().equals(Nudge.NONE))));
     }
@@ -102,7 +103,8 @@ public record SelectionView(List<Panel> panels, String title, String left, Strin
 
     private static String verdict(Numbers n, Coverage c, boolean bare) {
         if (c.covered()) return "Covers the panel.";
-        return bare ? n.percent(c.bareShare()) + " of the panel is bare." : "Fills " + n.percent(1 - c.bareShare()) + " of the panel; what lies behind it fills the rest.";
+        return bare ? n.percent(c.bareShare()) + " of the panel is bare." : "Fills " + n.percent(1 - c.bareShare())
+                + " of the panel; what lies behind it fills the rest.";
     }
 
     /** "Covers all 3 panels.", or the bare ones by name. */

@@ -131,7 +131,8 @@ public class DeliverController {
         String said = name.strip();
         BadInput.unless(!said.isEmpty() && said.length() <= 60, "name", "Settings need a name of at most 60 letters.");
         BadInput.unless(SetRow.USUAL.stream().noneMatch(set -> set.name().equalsIgnoreCase(said)), "name", "“" + said + "” comes with the application. Choose another name.");
-        BadInput.unless(sets.list(member.id()).size() < MOST_SETS, "name", "There are " + MOST_SETS + " settings already. Delete one first.");
+        BadInput.unless(sets.list(member.id()).size() < MOST_SETS, "name", "There are " + MOST_SETS
+                + " settings already. Delete one first.");
         sets.put(member.id(), said, form.delivery());
         return sets(member, model);
     }

@@ -46,7 +46,8 @@ class Deliveries {
     UUID add(DeliveryOrder order) {
         List<Page> pages = order.pages();
         order.delivery().check(pages);
-        BadInput.unless(store.open(order.account()) < MOST_OPEN, "", "There are " + MOST_OPEN + " files waiting already. Let them end first.");
+        BadInput.unless(store.open(order.account()) < MOST_OPEN, "", "There are " + MOST_OPEN
+                + " files waiting already. Let them end first.");
         return store.add(order, pages);
     }
 
@@ -58,7 +59,8 @@ class Deliveries {
         int tries = store.begin(id).orElse(0);
         if (tries == 0) return;
         if (tries > TRIES) {
-            store.end(id, DeliveryState.FAILED, "The server stopped twice while this was painted. Make it again, with fewer pixels per inch if that goes on.");
+            store.end(id, DeliveryState.FAILED,
+                    "The server stopped twice while this was painted. Make it again, with fewer pixels per inch if that goes on.");
             return;
         }
         try {
@@ -77,7 +79,8 @@ class Deliveries {
     private static String said(Throwable problem) {
         if (problem instanceof OutOfMemoryError) return "The server has too little memory for this. Choose fewer pixels per inch.";
         String message = String.valueOf(problem.getMessage());
-        return message.contains("No space left") || message.contains("disk full") ? "There is no room left on the server's disk. Nothing of this file was stored."
+        return message.contains("No space left") || message.contains("disk full")
+                ? "There is no room left on the server's disk. Nothing of this file was stored."
                 : "Something went wrong on the server, twice. Nothing of this file was stored.";
     }
 

@@ -22,7 +22,8 @@ import plainlantern.scene.Extent;
  * @param more     the ids of further sheets
  * @param sets     the ids of kept settings, which then count instead of all others
  */
-public record DeliveryForm(String format, String extent, String turned, String ppi, String scale, String paper, String bleed, String marks, String quality, String chroma,
+public record DeliveryForm(String format, String extent, String turned, String ppi, String scale, String paper, String bleed, String marks,
+        String quality, String chroma,
                            String atMost, String words, String linked, String names, String selected, List<UUID> more, List<String> sets) {
     Delivery delivery() {
         Delivery usual = Delivery.of(Format.of(said(format) ? format : "png"), Lengths.number(ppi, "ppi"));

@@ -176,7 +176,8 @@ final class DemoSheets {
         fill(steps, names, 7);
         steps.add(said("{'kind':'rules-along','width':'1.2 mm'}"));
         steps.add(said("{'kind':'set-finish','panels':['p8','p9','p10'],'colour':'#C9B48A'}"));
-        steps.add((sheet, shelf) -> new FramePicture(shelf.get("Heron").id(), Optional.empty(), OptionalDouble.empty(), OptionalDouble.empty(), false, false));
+        steps.add((sheet, shelf) -> new FramePicture(shelf.get("Heron").id(), Optional.empty(), OptionalDouble.empty(),
+                OptionalDouble.empty(), false, false));
         steps.add(said("{'kind':'seat-panels','panels':['p11'],'left':154,'top':212,'width':135,'height':187}"));
         steps.add(said("{'kind':'set-ground','panels':['p11'],'width':'260 %','flatness':'11 %','opacity':'60 %'}"));
         steps.add(said("{'kind':'set-shadow','panels':['p11'],'distance':3,'direction':110,'blur':8,'opacity':'35 %'}"));

@@ -98,7 +98,8 @@ public class Sheets {
     }
 
     /**
-     * Goes a step back, −1, or on, 1, from the version that the page shows; what is to be taken back must have been seen. Empty where the sheet is at
+     * Goes a step back, −1, or on, 1, from the version that the page shows; what is to be taken back must have been seen. Empty where the
+     * sheet is at
      * another version, or this step was made before.
      *
      * @param name as in {@link #apply(UUID, UUID, Optional, Function)}
@@ -111,7 +112,8 @@ public class Sheets {
 
     private Change stepped(SheetRow row, int by) {
         int head = row.head() + by;
-        BadInput.unless(revisions.titlesAround(row.id(), row.head()).containsKey(head), "", by < 0 ? "There is nothing to undo." : "There is nothing to redo.");
+        BadInput.unless(revisions.titlesAround(row.id(), row.head()).containsKey(head), "", by < 0 ? "There is nothing to undo."
+                : "There is nothing to redo.");
         return pointed(row, document(row), head, revisions.document(row.id(), head));
     }
 
