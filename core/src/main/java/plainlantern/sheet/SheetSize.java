@@ -47,7 +47,7 @@ public enum SheetSize {
         return longer;
     }
 
-    /** "A3 landscape" where the sheet has one of these sizes (within 0.01 mm), else its numbers. */
+    /** "A3 landscape" where the sheet has one of these sizes (within 0.01 mm), else its numbers: "210 × 98.5 mm". */
     public static String describe(Sheet sheet) {
         for (SheetSize size : values()) {
             double perUnit = size.unit.inMm(size.unit == Unit.PX ? sheet.ppi() : 1);
@@ -58,7 +58,11 @@ public enum SheetSize {
             if (size.shorter == size.longer) return size.label;
             return size.label + (sheet.width() > sheet.height() ? " landscape" : " portrait");
         }
-        return sheet.unit().show(sheet.width(), sheet.ppi()) + " \u00d7 " + sheet.unit().show(sheet.height(), sheet.ppi())
-                + " " + sheet.unit().symbol();
+        return brief(sheet, sheet.width()) + " \u00d7 " + brief(sheet, sheet.height()) + " " + sheet.unit().symbol();
+    }
+
+    private static String brief(Sheet sheet, double length) {
+        String shown = sheet.unit().show(length, sheet.ppi());
+        return shown.contains(".") ? shown.replaceFirst("\\.?0+$", "") : shown;
     }
 }

@@ -35,7 +35,8 @@ class SheetTest {
     void aSheetIsCalledByItsSize() {
         assertThat(SheetSize.describe(Sheet.empty("s", Unit.CM, 420, 297, 300))).isEqualTo("A3 landscape");
         assertThat(SheetSize.describe(Sheet.empty("s", Unit.IN, 215.9, 279.4, 300))).isEqualTo("Letter portrait");
-        assertThat(SheetSize.describe(Sheet.empty("s", Unit.MM, 100, 50, 300))).isEqualTo("100.00 × 50.00 mm");
+        assertThat(SheetSize.describe(Sheet.empty("s", Unit.MM, 100, 50.5, 300))).isEqualTo("100 × 50.5 mm");
+        assertThat(SheetSize.describe(Sheet.empty("s", Unit.PX, 254, 127, 300))).isEqualTo("3000 × 1500 px");
         double side = 1080 * 25.4 / 96;
         assertThat(SheetSize.describe(Sheet.empty("s", Unit.PX, side, side, 96))).isEqualTo("Square on screen");
     }
