@@ -187,7 +187,8 @@ function notch(matrix, seat, { name, at, value }) {
   const marksOf = [svg("path", { class: "pull-casing", d }), svg("path", { class: "pull-notch", d }),
       svg("path", { class: "pull", "data-pull": name, d })];
   if (own.pulled !== name) return marksOf;
-  const label = svg("text", { class: "pull-value", x: p.x - out.x * 18, y: p.y - out.y * 18 });
+  const away = 18 + 12 * Math.abs(out.x);
+  const label = svg("text", { class: "pull-value", x: p.x - out.x * away, y: p.y - out.y * away });
   label.textContent = value;
   return [...marksOf, label];
 }

@@ -1,4 +1,6 @@
 // Short messages over the line-up.
+
+/** Shows {@code text} for a while; the message itself, to take it away sooner. */
 export function say(text, { fault = false, lasting = fault ? 9000 : 4000, deed = "", then = null } = {}) {
   const note = document.createElement("div");
   note.className = fault ? "say fault" : "say";
@@ -23,4 +25,5 @@ export function say(text, { fault = false, lasting = fault ? 9000 : 4000, deed =
   const notes = document.getElementById("notes");
   notes.replaceChildren(...[...notes.children].slice(-2), note);
   setTimeout(() => note.remove(), lasting);
+  return note;
 }

@@ -22,6 +22,8 @@ const TRIES = 3;
 let queue = Promise.resolve();
 let pending = 0;
 let tickets = 0;
+/** What was said of the last edit. */
+let remarked = null;
 
 const pause = (time) => new Promise((resolve) => setTimeout(resolve, time));
 
@@ -167,7 +169,7 @@ function apply(answer, sent = looking()) {
   step("undo", "Undo", answer.undo);
   step("redo", "Redo", answer.redo);
   changed("sheet");
-  if (answer.remark) remark(answer.remark);
+  remark(answer.remark);
   if (!current) {
     fetchBench();
     return;
@@ -177,9 +179,10 @@ function apply(answer, sent = looking()) {
   showBench(answer.bench, fetchBench);
 }
 
-/** Says what is to be said of an edit, with a button for what is offered. */
-function remark({ says, label, edit: offered }) {
-  say(says, label ? { lasting: 12_000, deed: label, then: () => edit(offered) } : { lasting: 7_000 });
+/** Says what is to be said of an edit, with a button for what is offered, until the next edit. */
+function remark(told) {
+  remarked?.remove();
+  remarked = told && say(told.says, told.label ? { lasting: 12_000, deed: told.label, then: () => edit(told.edit) } : { lasting: 7_000 });
 }
 
 function step(id, word, title) {

@@ -400,6 +400,7 @@ class HandsBrowserTest extends Browsed {
         page.locator("#well").focus();
         page.keyboard().press("f");
         undoSays("Focal point: Ridges");
+        assertThat(page.locator(".say:has-text('It stops at')").count()).as("what was said of the edit before").isZero();
         exact("The centre").click();
         assertThat(page.locator(".say").last()).containsText("short of the centre");
         page.locator(".say-deed").click();

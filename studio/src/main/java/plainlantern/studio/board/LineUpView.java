@@ -25,10 +25,10 @@ public record LineUpView(String count, String states, List<Card> cards) {
         return count + " " + what + (count == 1 ? "" : "s");
     }
 
-    /** "all covered", or the worst first: "2 empty, 1 bare". */
+    /** "all covered", or the worst first: "2 empty, 1 bare"; of those that show pictures, nothing where none does. */
     private static String states(Sheet sheet, List<Panel> panels) {
-        if (panels.isEmpty()) return "";
         List<PanelState> states = panels.stream().filter(p -> p.role().takesPictures()).map(p -> PanelState.of(sheet, p)).toList();
+        if (states.size() < 2) return states.isEmpty() ? "" : states.get(0).label();
         StringBuilder out = new StringBuilder();
         for (PanelState state : PanelState.values()) {
             long count = states.stream().filter(s -> s == state).count();

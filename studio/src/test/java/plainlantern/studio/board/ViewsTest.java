@@ -78,7 +78,9 @@ class ViewsTest {
         assertThat(states(sheet(Unit.MM, FILL, "{'kind':'empty','panels':['p2']}"))).isEqualTo("1 empty");
         assertThat(states(sheet(Unit.MM, FILL, "{'kind':'zoom-picture','panels':['p1'],'zoom':300}", "{'kind':'empty','panels':['p2']}")))
                 .isEqualTo("1 empty, 1 soft");
-        assertThat(states(after(sheet(Unit.MM), "{'kind':'remove','panels':['p1','p2']}"))).isEmpty();
+        String none = "{'kind':'remove','panels':['p1','p2']}";
+        assertThat(states(after(sheet(Unit.MM), none))).isEmpty();
+        assertThat(states(after(sheet(Unit.MM), none, "{'kind':'add-caption'}"))).as("a caption is not empty").isEmpty();
     }
 
     private static String states(Sheet sheet) {
