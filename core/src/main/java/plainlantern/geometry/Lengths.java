@@ -5,6 +5,10 @@ package plainlantern.geometry;
  * A number without a unit is in the sheet's unit. Decimal comma and the true minus sign are understood.
  */
 public final class Lengths {
+    /** What is typed for a number is no longer than this. */
+    private static final int LONGEST = 200;
+    private static final double MOST = 1e6;
+
     private final String text;
     private final String field;
     private final Unit unit;
@@ -12,6 +16,7 @@ public final class Lengths {
     private int at;
 
     private Lengths(String text, String field, Unit unit, double ppi) {
+        BadInput.unless(text.length() <= LONGEST, field, "This is too long for a number: " + LONGEST + " characters at most.");
         this.text = text.replace('\u2212', '-').replace('\u00d7', '*').replace(',', '.');
         this.field = field;
         this.unit = unit;
@@ -45,7 +50,8 @@ public final class Lengths {
 
     /** A number without a unit; a trailing {@code %} or {@code °} is let through. Throws {@link BadInput}. */
     public static double number(String text, String field) {
-        String bare = text == null ? "" : text.strip().replaceAll("\\s*[%°]$", "");
+        String bare = text == null ? "" : text.strip();
+        if (bare.endsWith("%") || bare.endsWith("°")) bare = bare.substring(0, bare.length() - 1);
         Lengths reader = new Lengths(bare, field, Unit.MM, 72);
         Term whole = reader.whole();
         if (whole.length()) throw new BadInput(field, "“" + text + "” has a unit, but a plain number is wanted here.");
@@ -145,7 +151,13 @@ public final class Lengths {
     }
 
     private double finite(double value) {
-        if (!Double.isFinite(value) || Math.abs(value) > 1e6) throw new BadInput(field, "“" + text + "” is too large.");
+        if (!Double.isFinite(value) || Math.abs(value) > MOST) throw new BadInput(field, "“" + text + "” is too large.");
+        return value;
+    }
+
+    /** A number that was not typed but sent, as it is; throws {@link BadInput} where it is beyond what may be typed. */
+    static double sent(double value, String field) {
+        BadInput.unless(Math.abs(value) <= MOST, field, "That number is too large.");
         return value;
     }
 

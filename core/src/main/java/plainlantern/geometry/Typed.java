@@ -95,12 +95,13 @@ public final class Typed {
     public @interface OptionalShare {}
 
     private static double length(JsonParser in, DeserializationContext context) {
-        if (in.currentToken().isNumeric()) return in.getDoubleValue();
+        if (in.currentToken().isNumeric()) return Lengths.sent(in.getDoubleValue(), in.currentName());
         return Lengths.mm(in.getString(), in.currentName(), (Unit) context.getAttribute(UNIT), (Double) context.getAttribute(PPI));
     }
 
     private static double number(JsonParser in) {
-        return in.currentToken().isNumeric() ? in.getDoubleValue() : Lengths.number(in.getString(), in.currentName());
+        return in.currentToken().isNumeric() ? Lengths.sent(in.getDoubleValue(), in.currentName())
+                : Lengths.number(in.getString(), in.currentName());
     }
 
     private static boolean blank(JsonParser in) {
@@ -133,7 +134,7 @@ public final class Typed {
     static final class ShareReader extends ValueDeserializer<Double> {
         @Override
         public Double deserialize(JsonParser in, DeserializationContext context) {
-            return in.currentToken().isNumeric() ? in.getDoubleValue() : number(in) / 100;
+            return in.currentToken().isNumeric() ? number(in) : number(in) / 100;
         }
     }
 

@@ -14,6 +14,8 @@ import plainlantern.geometry.BadInput;
  */
 public record Colour(int rgb, String swatch) {
     public static final Colour WHITE = new Colour(0xFFFFFF);
+    /** As long as what is typed for a colour can be. */
+    private static final int LONGEST = 80;
     private static final String NUMBER = "\\s*([0-9.]+)(%|deg)?\\s*";
     private static final Pattern FUNCTION = Pattern.compile("(rgb|hsl)\\(" + NUMBER + "[\\s,]" + NUMBER + "[\\s,]" + NUMBER + "\\)");
 
@@ -31,6 +33,7 @@ public record Colour(int rgb, String swatch) {
      */
     @JsonCreator
     public static Colour of(String text) {
+        BadInput.unless(text.length() <= LONGEST, "colour", "This is too long for a colour.");
         String told = text.strip().toLowerCase(Locale.ROOT);
         int at = told.indexOf('@');
         if (at >= 0) return new Colour(of(told.substring(0, at)).rgb, told.substring(at + 1));

@@ -70,6 +70,7 @@ public sealed interface Content {
     record VistaSlice(String vista, Optional<Seat> home, Nudge nudge, Look look) implements Content {
         @JsonCreator
         public VistaSlice {
+            Ids.checked(vista);
             look = look == null ? Look.PLAIN : look;
         }
 

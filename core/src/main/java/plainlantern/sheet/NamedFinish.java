@@ -10,6 +10,7 @@ import plainlantern.geometry.BadInput;
  */
 public record NamedFinish(String id, String name, Finish finish) {
     public NamedFinish {
+        Ids.checked(id);
         name = name.strip();
         BadInput.unless(!name.isEmpty() && name.length() <= 60, "name", "A finish needs a name of at most 60 letters.");
         finish = finish.following(Optional.of(id));

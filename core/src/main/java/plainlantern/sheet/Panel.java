@@ -20,12 +20,16 @@ import plainlantern.outline.Straight;
 public record Panel(String id, String name, @Typed.Switch boolean locked, @Typed.Switch boolean hidden, @JsonAlias("floating") Role role, String group, Outline outline, Seat seat,
                     List<Content> content, Finish finish) implements Element {
     public static final int MOST_LAYERS = 40;
+    private static final int LONGEST_NAME = 200;
 
     public Panel {
         role = role == null ? Role.PANEL : role;
         group = group == null ? "" : group;
         finish = finish == null ? Finish.NONE : finish;
         content = List.copyOf(content);
+        Ids.checked(id);
+        if (!group.isEmpty()) Ids.checked(group);
+        BadInput.unless(name.length() <= LONGEST_NAME, "name", "A panel's name has at most " + LONGEST_NAME + " characters.");
         BadInput.unless((role == Role.RULE) == (outline instanceof Straight), "panels", "A rule is straight, and nothing else is; its form stays.");
         BadInput.unless(role != Role.RULE || content.isEmpty(), "panels", "A rule is a line: nothing can be put into it.");
         if (role == Role.RULE && finish.rim().isEmpty()) finish = finish.rimmed(Optional.of(Rim.RULE));

@@ -9,6 +9,7 @@ public final class SheetJson {
     public static final JsonMapper MAPPER = JsonMapper.builder()
             .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
             .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+            .addModule(FromOutside.module())
             .build();
 
     private SheetJson() {}

@@ -9,6 +9,7 @@ import plainlantern.geometry.BadInput;
  */
 public record Swatch(String id, String name, Colour colour) {
     public Swatch {
+        Ids.checked(id);
         name = name.strip();
         BadInput.unless(!name.isEmpty() && name.length() <= 60, "name", "A swatch needs a name of at most 60 letters.");
         colour = colour.linked(id);

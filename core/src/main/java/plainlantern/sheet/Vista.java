@@ -17,6 +17,7 @@ import plainlantern.geometry.Point;
  */
 public record Vista(String id, String picture, Point centre, double width, double height, double turn, boolean mirrored, boolean held) {
     public Vista {
+        Ids.checked(id);
         BadInput.unless(width > 0 && height > 0 && Double.isFinite(width) && Double.isFinite(height), "zoom", "A vista needs a size above zero.");
         BadInput.unless(Math.max(Math.abs(centre.x()), Math.abs(centre.y())) <= 100 * Seat.LARGEST, "across", "That is too far away from the sheet.");
     }

@@ -90,6 +90,8 @@ class BundleTest {
     void hostileAndDamagedBundlesAreRefusedWithAWord() throws IOException {
         refused(Map.of("sheet.json", "{"), "damaged");
         refused(Map.of("sheet.json", "{\"format\":\"plain-lantern-bundle\",\"version\":1}"), "damaged");
+        refused(Map.of("sheet.json", document().replace("\"id\" : \"p1\"", "\"id\" : \"p1' hx-get='/x\"")), "damaged");
+        refused(Map.of("sheet.json", document().replaceFirst("\"topLeft\" : [0-9.]+", "\"topLeft\" : 1e999")), "damaged");
         refused(Map.of("readme.txt", "hello"), "has no sheet.json");
         refused(Map.of("sheet.json", document().replace("\"version\" : 4", "\"version\" : 5")), "newer program");
         refused(Map.of("sheet.json", document(), "../../etc/" + PICTURE.id() + ".jpg", "x"), "lacks the picture Low water");

@@ -9,6 +9,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import plainlantern.Chance;
 import plainlantern.Sheets;
@@ -119,6 +121,38 @@ class EveryEditTest {
     void everyKindHasASample() {
         Set<String> kinds = new TreeSet<>(Arrays.stream(Edit.class.getPermittedSubclasses()).map(c -> c.getAnnotation(JsonTypeName.class).value()).toList());
         assertThat(kinds).isEqualTo(new TreeSet<>(SAMPLES.keySet()));
+    }
+
+    /** Whatever a member of an edit becomes, or where one is missing: it is refused in words that name no class, or the sheet can be stored. */
+    @Tried(2)
+    void hostileMembersAreRefusedInWords(Chance chance) {
+        Sheet before = Sheets.any(chance);
+        for (String kind : SAMPLES.keySet()) {
+            String json = json(kind);
+            Matcher member = Pattern.compile("(\"\\w+\":)(\"[^\"]*\"|-?[0-9.]+|true|false|\\[\\]|\\[\"[^\\]]*\\])").matcher(json);
+            while (member.find()) {
+                boolean last = json.charAt(member.end()) == '}';
+                boolean first = json.charAt(member.start() - 1) == '{';
+                String without = last ? json.substring(0, member.start() - (first ? 0 : 1)) + json.substring(member.end())
+                        : json.substring(0, member.start()) + json.substring(member.end() + 1);
+                refusedOrSound(without, before);
+                for (String value : Sheets.HOSTILE) refusedOrSound(json.substring(0, member.start(2)) + value + json.substring(member.end()), before);
+            }
+        }
+    }
+
+    private static void refusedOrSound(String json, Sheet before) {
+        String told = json.length() > 300 ? json.substring(0, 300) : json;
+        try {
+            Sheet after = EditReader.read(json, before).on(before);
+            String written = SheetJson.write(after);
+            assertThat(written).as(told).doesNotContain("Infinity", "NaN", "\\u0000");
+            assertThat(SheetJson.read(written)).as(told).isEqualTo(after);
+        } catch (BadInput refusal) {
+            assertThat(refusal.getMessage()).as(told).isNotBlank().doesNotContain("plainlantern", "java.", "Exception", "instance of");
+        } catch (RuntimeException e) {
+            throw new AssertionError(told, e);
+        }
     }
 
     /**

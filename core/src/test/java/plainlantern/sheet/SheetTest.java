@@ -6,13 +6,19 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import plainlantern.Chance;
+import plainlantern.Sheets;
+import plainlantern.Tried;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
 import plainlantern.geometry.Unit;
 import plainlantern.outline.Ellipse;
 import plainlantern.outline.Rectangle;
+import tools.jackson.core.JacksonException;
 
 class SheetTest {
     /** ISO 216: A0 is 841 × 1189 mm; each next size halves the longer side, rounded down to the millimetre. */
@@ -110,5 +116,29 @@ class SheetTest {
         assertThat(p.x()).isEqualTo(50);
         assertThat(p.y()).isEqualTo(30);
         for (double bad : new double[] {0, -1, Double.NaN, 1e9}) assertThatThrownBy(() -> seat.sized(bad, 5)).isInstanceOf(BadInput.class);
+    }
+
+    /** Whatever a number or a text of a document becomes: it is refused when it is read, or it can be stored; ids are words and nothing else. */
+    @Tried(2)
+    void hostileDocumentsAreRefusedOrSound(Chance chance) {
+        String document = SheetJson.write(Sheets.any(chance));
+        Matcher member = Pattern.compile("\"(\\w+)\":(\"[^\"]*\"|-?[0-9.E-]+)").matcher(document);
+        int refused = 0;
+        while (member.find()) {
+            for (String value : Sheets.HOSTILE) {
+                String hostile = document.substring(0, member.start(2)) + value + document.substring(member.end());
+                try {
+                    Sheet read = SheetJson.read(hostile);
+                    String written = SheetJson.write(read);
+                    assertThat(written).as(member.group(1)).doesNotContain("Infinity", "NaN", "\\u0000");
+                    assertThat(written.codePoints().noneMatch(c -> Character.getType(c) == Character.SURROGATE)).as(member.group(1)).isTrue();
+                    assertThat(SheetJson.read(written)).as(member.group(1)).isEqualTo(read);
+                    assertThat(read.elements()).extracting(Element::id).allMatch(id -> id.matches("[\\w-]{1,40}"));
+                } catch (JacksonException refusal) {
+                    refused++;
+                }
+            }
+        }
+        assertThat(refused).isPositive();
     }
 }

@@ -52,7 +52,7 @@ public record DeliveryForm(String format, String extent, String turned, String p
     }
 
     private static long kilobytes(String text) {
-        double number = Lengths.number(text.replaceFirst("(?i)\\s*kb\\s*$", ""), "atMost");
+        double number = Lengths.number(text.replaceFirst("(?i)\\s{0,9}kb\\s{0,9}$", ""), "atMost");
         BadInput.unless(number >= 1 && number <= 1e7, "atMost", "A file's bound goes from 1 to 10,000,000 kB.");
         return Math.round(number * 1000);
     }

@@ -97,7 +97,8 @@ public class Pictures {
 
     /** "dawn-ridge" for "dawn-ridge.jpg"; at most 80 characters. */
     private static String nameOf(String fileName) {
-        String bare = fileName.replaceAll(".*[/\\\\]", "").replaceFirst("\\.[A-Za-z0-9]{1,5}$", "").strip();
+        String file = fileName.substring(Math.max(fileName.lastIndexOf('/'), fileName.lastIndexOf('\\')) + 1);
+        String bare = file.replaceFirst("\\.[A-Za-z0-9]{1,5}$", "").strip();
         if (bare.isEmpty()) bare = "Picture";
         return bare.length() > 80 ? bare.substring(0, 80) : bare;
     }
