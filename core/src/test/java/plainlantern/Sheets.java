@@ -36,8 +36,10 @@ import plainlantern.sheet.Styles;
 /** Sheets for tests: one by edits written as people's browsers write them, and any by chance. */
 public final class Sheets {
     /** What a number or a text of a document or an edit is made by someone who means harm, as JSON. */
-    public static final List<String> HOSTILE = List.of("1e999", "-1e999", "1e307", "NaN", "1e-320", "-0.0", "null", "[]", "{}", "true", "\"\"",
-            "\"<b hx-get=/x>\"", "\"" + "x".repeat(40_000) + "\"", "\"1" + " ".repeat(20_000) + "x\"", "\"rgb(1" + " ".repeat(20_000) + "\"",
+    public static final List<String> HOSTILE = List.of("1e999", "-1e999", "1e307", "NaN", "1e-320", "-0.0", "null", "[]",
+            "{}", "true", "\"\"",
+            "\"<b hx-get=/x>\"", "\"" + "x".repeat(40_000) + "\"", "\"1" + " ".repeat(20_000) + "x\"",
+                    "\"rgb(1" + " ".repeat(20_000) + "\"",
             "\"" + "-".repeat(10_000) + "1\"", "\"a\\u0000b\"", "\"\\ud800\"", "9".repeat(900));
 
     public static final Picture DAWN = new Picture("d".repeat(64), "Dawn", 6000, 4000);

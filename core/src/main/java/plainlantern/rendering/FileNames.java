@@ -32,7 +32,8 @@ public final class FileNames {
 
     /** A name without what some file system refuses. */
     public static String safe(String name) {
-        String safe = name.substring(0, Math.min(name.length(), 4 * LONGEST)).replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]", "-").strip().replaceAll("^[.]+|[. ]+$", "");
+        String safe = name.substring(0, Math.min(name.length(), 4 * LONGEST)).replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]", "-").strip()
+                .replaceAll("^[.]+|[. ]+$", "");
         if (safe.isEmpty()) safe = "sheet";
         return safe.length() > LONGEST ? safe.substring(0, LONGEST) : safe;
     }

@@ -11,7 +11,8 @@ final class FromOutside {
     private FromOutside() {}
 
     static SimpleModule module() {
-        return new SimpleModule().addDeserializer(double.class, new NumberReader(true)).addDeserializer(Double.class, new NumberReader(false))
+        return new SimpleModule().addDeserializer(double.class, new NumberReader(true))
+                .addDeserializer(Double.class, new NumberReader(false))
                 .addDeserializer(String.class, new TextReader());
     }
 
@@ -43,7 +44,8 @@ final class FromOutside {
         public String deserialize(JsonParser in, DeserializationContext context) {
             BadInput.unless(in.currentToken().isScalarValue(), in.currentName(), "A text is wanted here.");
             String text = in.getString();
-            BadInput.unless(text.codePoints().allMatch(TextReader::fits), in.currentName(), "There is a character in this text that cannot be shown.");
+            BadInput.unless(text.codePoints().allMatch(TextReader::fits), in.currentName(),
+                    "There is a character in this text that cannot be shown.");
             return text;
         }
 

@@ -123,7 +123,9 @@ class EveryEditTest {
         assertThat(kinds).isEqualTo(new TreeSet<>(SAMPLES.keySet()));
     }
 
-    /** Whatever a member of an edit becomes, or where one is missing: it is refused in words that name no class, or the sheet can be stored. */
+    /**
+     * Whatever a member of an edit becomes, or where one is missing: it is refused in words that name no class, or the sheet can be stored.
+     */
     @Tried(2)
     void hostileMembersAreRefusedInWords(Chance chance) {
         Sheet before = Sheets.any(chance);
@@ -136,7 +138,8 @@ class EveryEditTest {
                 String without = last ? json.substring(0, member.start() - (first ? 0 : 1)) + json.substring(member.end())
                         : json.substring(0, member.start()) + json.substring(member.end() + 1);
                 refusedOrSound(without, before);
-                for (String value : Sheets.HOSTILE) refusedOrSound(json.substring(0, member.start(2)) + value + json.substring(member.end()), before);
+                for (String value : Sheets.HOSTILE)
+                    refusedOrSound(json.substring(0, member.start(2)) + value + json.substring(member.end()), before);
             }
         }
     }

@@ -37,6 +37,7 @@ class LengthsTest {
         assertThat(Lengths.number(" 118 %", "zoom")).isEqualTo(118);
         assertThat(Lengths.number("−12.5°", "turn")).isEqualTo(-12.5);
         assertThatThrownBy(() -> Lengths.number("3 mm", "zoom")).isInstanceOf(BadInput.class);
-        assertThatThrownBy(() -> Lengths.number("1" + " ".repeat(20_000) + "x", "turn")).isInstanceOf(BadInput.class).hasMessageContaining("too long");
+        assertThatThrownBy(() -> Lengths.number("1" + " ".repeat(20_000) + "x", "turn")).isInstanceOf(BadInput.class)
+                .hasMessageContaining("too long");
     }
 }

@@ -118,7 +118,10 @@ class SheetTest {
         for (double bad : new double[] {0, -1, Double.NaN, 1e9}) assertThatThrownBy(() -> seat.sized(bad, 5)).isInstanceOf(BadInput.class);
     }
 
-    /** Whatever a number or a text of a document becomes: it is refused when it is read, or it can be stored; ids are words and nothing else. */
+    /**
+     * Whatever a number or a text of a document becomes: it is refused when it is read, or it can be stored; ids are words and nothing
+     * else.
+     */
     @Tried(2)
     void hostileDocumentsAreRefusedOrSound(Chance chance) {
         String document = SheetJson.write(Sheets.any(chance));
@@ -131,7 +134,8 @@ class SheetTest {
                     Sheet read = SheetJson.read(hostile);
                     String written = SheetJson.write(read);
                     assertThat(written).as(member.group(1)).doesNotContain("Infinity", "NaN", "\\u0000");
-                    assertThat(written.codePoints().noneMatch(c -> Character.getType(c) == Character.SURROGATE)).as(member.group(1)).isTrue();
+                    assertThat(written.codePoints().noneMatch(c -> Character.getType(c) == Character.SURROGATE))
+                            .as(member.group(1)).isTrue();
                     assertThat(SheetJson.read(written)).as(member.group(1)).isEqualTo(read);
                     assertThat(read.elements()).extracting(Element::id).allMatch(id -> id.matches("[\\w-]{1,40}"));
                 } catch (JacksonException refusal) {
