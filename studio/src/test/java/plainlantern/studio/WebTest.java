@@ -112,7 +112,7 @@ class WebTest extends StudioTest {
         "{'kind':'seat-panels','panels':['p1'],'width':'wide'} | 422 | width | not a number",
         "{'kind':'move-panels','panels':['p7'],'dx':1,'dy':1} | 409 | '' | no longer on the sheet",
         "{'kind':'rename','panel':'p1','name':' '} | 422 | name | 1 to 60",
-        "{'kind':'move-panels','panels':['p1'],'dx':1e999,'dy':0} | 422 | dx | too large",
+        "{'kind':'move-panels','panels':['p1'],'dx':1e999,'dy':0} | 422 | dx | number is wanted",
         "{'kind':'rename','panel':'p1','name':'a\\u0000b'} | 422 | name | cannot be shown",
         "{'kind':'rename','panel':'p1'} | 422 | name | is missing",
         "{'kind':'melt'} | 422 | '' | not an edit", "null | 422 | '' | not an edit"})
