@@ -42,8 +42,7 @@ final class Mending {
 
     /**
      * The mends of these faults as one step: all of them, or, where together they would make another fault, each that is sound after those
-     * before it.
-     * Empty where there are not two of them.
+     * before it. Empty where there are not two of them.
      */
     Optional<Edit> all(String title, List<Fault> faults) {
         List<Edit> mends = faults.stream().flatMap(f -> f.mend().stream()).distinct().limit(Several.MOST).toList();
@@ -125,7 +124,7 @@ final class Mending {
     private Map<String, Integer> weighed(Sheet whole, Set<String> about, Weight least, Set<String> touched, List<Box> places) {
         Sheet part = whole.with(whole.elements().stream().filter(e -> about.contains(e.id())).toList());
         Map<String, Integer> weighed = new HashMap<>();
-        Report.all(part, read).forEach((check, faults) -> {
+        Report.faults(part, read).forEach((check, faults) -> {
             for (Fault fault : faults) {
                 boolean answers = places.isEmpty() || fault.panels().stream().anyMatch(touched::contains)
                         || places.stream().anyMatch(place -> place.meets(fault.place()));

@@ -34,14 +34,14 @@ public record Report(List<Kind> kinds) {
      */
     public static Report found(Sheet sheet, Map<String, Legibility> read) {
         List<Kind> kinds = new ArrayList<>();
-        found(sheet, read, KINDS).forEach((check, faults) -> kinds.add(new Kind(check.title(), faults, Optional.empty())));
+        faults(sheet, read).forEach((check, faults) -> kinds.add(new Kind(check.title(), faults, Optional.empty())));
         kinds.sort(Comparator.comparing(Kind::weight));
         return new Report(kinds);
     }
 
     /** As {@link #found}, with those mends alone that make no other fault of the same weight or a heavier one. */
     public static Report of(Sheet sheet, Map<String, Legibility> read) {
-        Map<Check, List<Fault>> found = found(sheet, read, KINDS);
+        Map<Check, List<Fault>> found = faults(sheet, read);
         Mending mending = new Mending(sheet, read);
         List<Kind> kinds = new ArrayList<>();
         found.forEach((check, faults) -> kinds.add(new Kind(check.title(), faults.stream().map(fault -> mending.sound(fault) ? fault
@@ -52,18 +52,14 @@ public record Report(List<Kind> kinds) {
     }
 
     /** The faults of each kind that has any, heaviest first. */
-    static Map<Check, List<Fault>> found(Sheet sheet, Map<String, Legibility> read, List<Check> kinds) {
+    static Map<Check, List<Fault>> faults(Sheet sheet, Map<String, Legibility> read) {
         Checked checked = new Checked(sheet, read);
         Map<Check, List<Fault>> found = new LinkedHashMap<>();
-        for (Check check : kinds) {
+        for (Check check : KINDS) {
             List<Fault> faults = check.find(checked).stream().sorted(Comparator.comparing(Fault::weight)).toList();
             if (!faults.isEmpty()) found.put(check, faults);
         }
         return found;
-    }
-
-    static Map<Check, List<Fault>> all(Sheet sheet, Map<String, Legibility> read) {
-        return found(sheet, read, KINDS);
     }
 
     /** How many there are of that weight. */

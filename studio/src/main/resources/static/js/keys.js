@@ -16,7 +16,8 @@ import { release } from "./tools.js";
 import { close as closePattern } from "./pattern.js";
 
 const ARROWS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
-const writing = (node) => node.matches?.("input:not([type=range]):not([type=checkbox]):not([type=radio]):not([type=file]):not([type=color]), select, textarea");
+/** Whether keys are typed into it. */
+export const writing = (node) => node.matches?.("input:not([type=range]):not([type=checkbox]):not([type=radio]):not([type=file]):not([type=color]), select, textarea");
 
 /** Whether a field holds words that nobody has sent: undo is about those. */
 const unsent = (node) => writing(node) && !node.matches("select") && node.value !== node.defaultValue;
