@@ -3,10 +3,17 @@ package plainlantern.bundle;
 import java.io.Closeable;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.OutputStream;
 import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.channels.SeekableByteChannel;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.security.MessageDigest;
 import java.util.Enumeration;
 import java.util.HashMap;
+import java.util.HexFormat;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -15,7 +22,6 @@ import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
 import plainlantern.editing.ShelvePictures;
 import plainlantern.geometry.BadInput;
-import plainlantern.picture.PictureFile;
 import plainlantern.picture.PictureReader;
 import plainlantern.picture.Sha256;
 import plainlantern.sheet.Content.OwnPicture;
@@ -34,13 +40,22 @@ public final class Bundle implements Closeable {
     static final String PICTURES = "pictures/";
     private static final Pattern PICTURE = Pattern.compile("pictures/([0-9a-f]{64})\\.[a-z]{1,5}");
     private static final int MOST_DOCUMENT_BYTES = 32 << 20;
+    /** Pictures are packed already: laid open, they are hardly larger than the bundle. */
+    private static final int MOST_RATIO = 4;
+    private static final long AT_LEAST = 16L << 20;
+    /** A list of contents of so many bytes names far more pictures than a shelf holds. */
+    private static final long MOST_CONTENTS = 4L << 20;
+    private static final int END_RECORD = 22;
 
     private final ZipFile zip;
     private final Map<String, ZipEntry> pictures = new HashMap<>();
     private final Sheet sheet;
 
-    private Bundle(ZipFile zip) throws IOException {
+    private long room;
+
+    private Bundle(ZipFile zip, long bytes) throws IOException {
         this.zip = zip;
+        room = Math.max(AT_LEAST, MOST_RATIO * bytes);
         for (Enumeration<? extends ZipEntry> entries = zip.entries(); entries.hasMoreElements();) {
             ZipEntry entry = entries.nextElement();
             Matcher picture = PICTURE.matcher(entry.getName());
@@ -62,21 +77,62 @@ public final class Bundle implements Closeable {
 
     public static Bundle open(Path file) throws IOException {
         ZipFile zip;
+        checkContents(file);
         try {
             zip = new ZipFile(file.toFile());
         } catch (ZipException e) {
             throw new BadInput("bundle", "This is not a bundle: it is no zip archive, or a damaged one.");
         }
         try {
-            return new Bundle(zip);
+            return new Bundle(zip, Files.size(file));
         } catch (IOException | RuntimeException e) {
             zip.close();
             throw e;
         }
     }
 
+    /** The archive's list of contents is read whole: how long it is says its end (APPNOTE 4.3.16), which is looked at first. */
+    private static void checkContents(Path file) throws IOException {
+        long length = Files.size(file);
+        int tail = (int) Math.min(length, END_RECORD + 0xFFFF);
+        ByteBuffer end = ByteBuffer.allocate(tail).order(ByteOrder.LITTLE_ENDIAN);
+        try (SeekableByteChannel channel = Files.newByteChannel(file)) {
+            channel.position(length - tail);
+            while (end.hasRemaining() && channel.read(end) >= 0) continue;
+        }
+        for (int at = tail - END_RECORD; at >= 0; at--) {
+            if (end.getInt(at) != 0x06054B50) continue;
+            BadInput.unless(Integer.toUnsignedLong(end.getInt(at + 12)) <= MOST_CONTENTS, "bundle", "This bundle has too many files in it.");
+            return;
+        }
+    }
+
     public Sheet sheet() {
         return sheet;
+    }
+
+    /** Writes a picture's file as it was imported; throws where its bytes are not the ones that its id names. */
+    public void extract(Picture picture, Path to) throws IOException {
+        MessageDigest digest = Sha256.digest();
+        try (InputStream in = zip.getInputStream(pictures.get(picture.id())); OutputStream out = Files.newOutputStream(to)) {
+            byte[] piece = new byte[1 << 16];
+            long bytes = 0;
+            for (int read = in.read(piece); read > 0; read = in.read(piece)) {
+                bytes += read;
+                BadInput.unless(bytes <= PictureReader.MOST_BYTES, "bundle", picture.name() + " in the bundle is too large.");
+                spend(read);
+                digest.update(piece, 0, read);
+                out.write(piece, 0, read);
+            }
+        } catch (ZipException e) {
+            throw new BadInput("bundle", "A picture in the bundle is damaged: " + picture.name() + ".");
+        }
+        BadInput.unless(HexFormat.of().formatHex(digest.digest()).equals(picture.id()), "bundle", "A picture in the bundle was changed: " + picture.name() + ".");
+    }
+
+    private void spend(long bytes) {
+        room -= bytes;
+        BadInput.unless(room >= 0, "bundle", "This bundle is packed far more tightly than pictures can be, so it was not opened.");
     }
 
     /** The picture's file as it was imported; throws where its bytes are not the ones that its id names. */
@@ -88,14 +144,6 @@ public final class Bundle implements Closeable {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-    }
-
-    /** What the picture's file says of itself; throws where that is not what the document says. */
-    public PictureFile inspected(Picture picture) {
-        PictureFile file = PictureReader.inspect(picture.name().replace('.', ' '), original(picture.id()));
-        BadInput.unless(file.width() == picture.width() && file.height() == picture.height(), "bundle",
-                "The document gives " + picture.name() + " another size than its file has.");
-        return file;
     }
 
     private static Sheet sheet(byte[] json) {

@@ -1,6 +1,7 @@
 package plainlantern.bundle;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
@@ -18,8 +19,11 @@ import plainlantern.sheet.SheetJson;
 public final class BundleWriter {
     private BundleWriter() {}
 
-    /** {@code originals} gives the bytes of a picture's file as it was imported. The stream is left open. */
-    public static void write(Sheet sheet, Function<String, byte[]> originals, OutputStream to) throws IOException {
+    /** Enough of a file to know its kind. */
+    private static final int HEAD = 16;
+
+    /** {@code originals} opens a picture's file as it was imported; no more than a piece of it is in memory at a time. The stream is left open. */
+    public static void write(Sheet sheet, Function<String, InputStream> originals, OutputStream to) throws IOException {
         ZipOutputStream zip = new ZipOutputStream(to, StandardCharsets.UTF_8);
         Map<String, Object> head = new LinkedHashMap<>();
         head.put("format", Bundle.FORMAT);
@@ -30,10 +34,13 @@ public final class BundleWriter {
         // Pictures are compressed already.
         zip.setLevel(Deflater.NO_COMPRESSION);
         for (Picture picture : sheet.shelf()) {
-            byte[] original = originals.apply(picture.id());
-            String extension = FileKind.of(original).map(FileKind::extension).orElse("bin");
-            zip.putNextEntry(new ZipEntry(Bundle.PICTURES + picture.id() + "." + extension));
-            zip.write(original);
+            try (InputStream original = originals.apply(picture.id())) {
+                byte[] first = original.readNBytes(HEAD);
+                String extension = FileKind.of(first).map(FileKind::extension).orElse("bin");
+                zip.putNextEntry(new ZipEntry(Bundle.PICTURES + picture.id() + "." + extension));
+                zip.write(first);
+                original.transferTo(zip);
+            }
         }
         zip.finish();
     }

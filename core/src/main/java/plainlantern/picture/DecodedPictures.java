@@ -14,14 +14,21 @@ import java.util.function.Function;
  */
 public final class DecodedPictures implements PictureSource {
     /** So many pixels are kept, and the last picture whatever its size. */
-    private static final long KEPT = 72_000_000;
+    public static final long KEPT = 72_000_000;
 
+    private final long most;
     private final Function<String, byte[]> originals;
     private final Map<String, CompletableFuture<BufferedImage>> kept = new LinkedHashMap<>(8, 0.75f, true);
 
     /** {@code originals} gives the bytes of a picture's file. */
     public DecodedPictures(Function<String, byte[]> originals) {
+        this(originals, KEPT);
+    }
+
+    /** @param most pixels that are kept */
+    public DecodedPictures(Function<String, byte[]> originals, long most) {
         this.originals = originals;
+        this.most = most;
     }
 
     @Override
@@ -31,8 +38,7 @@ public final class DecodedPictures implements PictureSource {
 
     @Override
     public BufferedImage image(String id, double share) {
-        // What is left to reduce stays above Resample's own blocks, so that the fine filter always has the last word.
-        int shrink = Integer.highestOneBit((int) Math.max(1, Math.min(8, 1 / share / Resample.LEFT_TO_FILTER)));
+        int shrink = shrink(share);
         String key = id + '/' + shrink;
         CompletableFuture<BufferedImage> mine = new CompletableFuture<>();
         CompletableFuture<BufferedImage> image;
@@ -56,11 +62,16 @@ public final class DecodedPictures implements PictureSource {
         return Joined.of(image);
     }
 
+    /** By how much a picture's sides may be divided from the start: what is left to reduce stays above Resample's own blocks, so that the fine filter always has the last word. */
+    public static int shrink(double share) {
+        return Integer.highestOneBit((int) Math.max(1, Math.min(8, 1 / share / Resample.LEFT_TO_FILTER)));
+    }
+
     /** Lets go of those that were used longest ago, as many as are too many. */
     private void forget() {
         synchronized (kept) {
             long pixels = kept.values().stream().mapToLong(DecodedPictures::pixels).sum();
-            for (Iterator<CompletableFuture<BufferedImage>> oldest = kept.values().iterator(); pixels > KEPT && kept.size() > 1 && oldest.hasNext();) {
+            for (Iterator<CompletableFuture<BufferedImage>> oldest = kept.values().iterator(); pixels > most && kept.size() > 1 && oldest.hasNext();) {
                 long these = pixels(oldest.next());
                 if (these > 0) oldest.remove();
                 pixels -= these;

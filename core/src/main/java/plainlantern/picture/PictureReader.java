@@ -2,8 +2,15 @@ package plainlantern.picture;
 
 import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
+import com.drew.imaging.png.PngChunk;
+import com.drew.imaging.png.PngChunkReader;
+import com.drew.imaging.png.PngChunkType;
+import com.drew.imaging.png.PngProcessingException;
+import com.drew.lang.ByteArrayReader;
+import com.drew.lang.SequentialByteArrayReader;
 import com.drew.metadata.Metadata;
 import com.drew.metadata.exif.ExifIFD0Directory;
+import com.drew.metadata.exif.ExifReader;
 import com.drew.metadata.exif.ExifSubIFDDirectory;
 import com.drew.metadata.icc.IccDirectory;
 import java.awt.image.BufferedImage;
@@ -16,9 +23,12 @@ import java.util.Iterator;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicReference;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
+import javax.imageio.ImageTypeSpecifier;
 import javax.imageio.event.IIOReadWarningListener;
 import javax.imageio.stream.ImageInputStream;
 import plainlantern.geometry.BadInput;
@@ -27,6 +37,8 @@ import plainlantern.geometry.BadInput;
 public final class PictureReader {
     public static final long MOST_BYTES = 80L << 20;
     public static final long MOST_PIXELS = 250_000_000;
+    /** Pixels of all scans of a JPEG together: a picture of 250 megapixels with the ten scans that are usual. */
+    private static final long MOST_SCANNED = 2_500_000_000L;
 
     private static final DateTimeFormatter CAMERA = DateTimeFormatter.ofPattern("uuuu:MM:dd HH:mm:ss", Locale.ROOT);
 
@@ -57,10 +69,13 @@ public final class PictureReader {
                 throw refused(fileName, String.format(Locale.ROOT, "has %.0f megapixels; at most 250 can be imported.",
                         (double) width * height / 1e6));
             }
-            Metadata metadata = metadata(bytes);
+            if (kind == FileKind.JPEG && JpegScans.count(bytes) * (long) width * height > MOST_SCANNED) {
+                throw refused(fileName, "is stored in too many passes for its size. Save it as a plain JPEG.");
+            }
+            Metadata metadata = metadata(kind, bytes);
             Orientation orientation = orientation(metadata);
             boolean swap = orientation.swapsSides();
-            return new PictureFile(kind, swap ? height : width, swap ? width : height, orientation, srgb(metadata), taken(metadata));
+            return new PictureFile(kind, swap ? height : width, swap ? width : height, orientation, srgb(metadata), taken(metadata), pixelBytes(reader));
         });
     }
 
@@ -82,13 +97,30 @@ public final class PictureReader {
         BufferedImage stored = withReader(fileName, bytes, file.kind(), reader -> {
             AtomicReference<String> warning = new AtomicReference<>();
             reader.addIIOReadWarningListener((IIOReadWarningListener) (source, text) -> warning.set(text));
-            BufferedImage image = reader.read(0);
+            BufferedImage image = reader.read(0, plainly(file, reader));
             if (warning.get() != null && warning.get().toLowerCase(Locale.ROOT).matches(".*(premature|truncat|unexpected end|eof).*")) {
                 throw refused(fileName, "is cut off: its last part is missing.");
             }
             return image;
         });
         return file.orientation().upright(Srgb.bytes(stored));
+    }
+
+    /** A PNG without transparency is decoded into our own form at once, which spares a copy of all its pixels. */
+    private static ImageReadParam plainly(PictureFile file, ImageReader reader) throws IOException {
+        ImageReadParam param = reader.getDefaultReadParam();
+        ImageTypeSpecifier raw = file.kind() == FileKind.PNG ? reader.getRawImageType(0) : null;
+        boolean plain = raw != null && raw.getNumBands() == 3 && raw.getBitsPerBand(0) == 8 && raw.getColorModel().getColorSpace().isCS_sRGB() && !raw.getColorModel().hasAlpha();
+        if (plain) param.setDestination(new BufferedImage(reader.getWidth(0), reader.getHeight(0), BufferedImage.TYPE_3BYTE_BGR));
+        return param;
+    }
+
+    private static int pixelBytes(ImageReader reader) throws IOException {
+        ImageTypeSpecifier raw = reader.getRawImageType(0);
+        if (raw == null) raw = reader.getImageTypes(0).next();
+        int bits = 0;
+        for (int band = 0; band < raw.getNumBands(); band++) bits += raw.getBitsPerBand(band) > 8 ? 16 : 8;
+        return bits / 8;
     }
 
     private interface Reading<T> {
@@ -116,12 +148,21 @@ public final class PictureReader {
     }
 
     /** Damaged metadata says nothing about the pixels: the file is taken as if it had none. */
-    private static Metadata metadata(byte[] bytes) {
+    private static Metadata metadata(FileKind kind, byte[] bytes) {
         try {
-            return ImageMetadataReader.readMetadata(new ByteArrayInputStream(bytes), bytes.length);
+            return kind == FileKind.PNG ? exif(bytes) : ImageMetadataReader.readMetadata(new ByteArrayInputStream(bytes), bytes.length);
         } catch (ImageProcessingException | IOException | RuntimeException e) {
             return new Metadata();
         }
+    }
+
+    /** Of a PNG only its eXIf chunk: the packed ones may be far larger than their file. */
+    private static Metadata exif(byte[] png) throws PngProcessingException, IOException {
+        Metadata metadata = new Metadata();
+        for (PngChunk chunk : new PngChunkReader().extract(new SequentialByteArrayReader(png), Set.of(PngChunkType.eXIf))) {
+            new ExifReader().extract(new ByteArrayReader(chunk.getBytes()), metadata);
+        }
+        return metadata;
     }
 
     private static Orientation orientation(Metadata metadata) {

@@ -23,7 +23,7 @@ public final class RasterPainter {
     public static final long MOST_PIXELS = 400_000_000;
     private static final int AHEAD = 2;
     /** Pixels of an element that are painted at once, about. */
-    private static final long BAND = 8_000_000;
+    static final long BAND = 8_000_000;
 
     private RasterPainter() {}
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
@@ -59,7 +60,7 @@ class BundleTest {
         sheet = new FillPanels(List.of("p1", "p2"), PICTURE.id()).apply(sheet);
         file = folder.resolve("card.lantern.zip");
         try (OutputStream out = Files.newOutputStream(file)) {
-            BundleWriter.write(sheet, id -> JPEG, out);
+            BundleWriter.write(sheet, id -> new ByteArrayInputStream(JPEG), out);
         }
     }
 
@@ -68,7 +69,9 @@ class BundleTest {
         try (Bundle bundle = Bundle.open(file)) {
             assertThat(bundle.sheet()).isEqualTo(sheet);
             assertThat(bundle.original(PICTURE.id())).isEqualTo(JPEG);
-            assertThat(bundle.inspected(PICTURE).width()).isEqualTo(120);
+            Path extracted = folder.resolve("extracted.jpg");
+            bundle.extract(PICTURE, extracted);
+            assertThat(Files.readAllBytes(extracted)).isEqualTo(JPEG);
         }
     }
 
@@ -105,11 +108,24 @@ class BundleTest {
         Path swapped = zip(Map.of("sheet.json", document(), "pictures/" + PICTURE.id() + ".jpg", "another picture"));
         try (Bundle bundle = Bundle.open(swapped)) {
             assertThatThrownBy(() -> bundle.original(PICTURE.id())).isInstanceOf(BadInput.class).hasMessageContaining("was changed: Low water");
+            assertThatThrownBy(() -> bundle.extract(PICTURE, folder.resolve("none"))).isInstanceOf(BadInput.class).hasMessageContaining("was changed: Low water");
             // Painted, too, the refusal reaches the person as it was said.
             Delivery delivery = Delivery.of(Format.PNG, 127);
             assertThatThrownBy(() -> delivery.file(Page.of(Scene.of(bundle.sheet())), new DecodedPictures(bundle::original)))
                     .isInstanceOf(BadInput.class).hasMessageContaining("was changed: Low water");
         }
+    }
+
+    /** Thirty megabytes of nothing take a few kilobytes in a zip: no picture is packed so tightly. A list of contents of any length is not read. */
+    @Test
+    void whatIsFarLargerLaidOpenIsRefused() throws IOException {
+        Path bomb = zip(Map.of("sheet.json", document(), "pictures/" + PICTURE.id() + ".jpg", "\0".repeat(30_000_000)));
+        try (Bundle bundle = Bundle.open(bomb)) {
+            assertThatThrownBy(() -> bundle.extract(PICTURE, folder.resolve("none"))).isInstanceOf(BadInput.class).hasMessageContaining("packed far more tightly");
+        }
+        byte[] bytes = Files.readAllBytes(bomb);
+        bytes[bytes.length - 22 + 15] = 1;
+        assertThatThrownBy(() -> Bundle.open(Files.write(folder.resolve("long.zip"), bytes))).isInstanceOf(BadInput.class).hasMessageContaining("too many files");
     }
 
     /** The command, as ./lantern render calls it: 100 × 60 mm at 127 ppi are 500 × 300 pixels. */
@@ -130,7 +146,7 @@ class BundleTest {
         Sheet any = Sheets.any(chance);
         Path written = Files.createTempFile("any", ".zip");
         try (OutputStream out = Files.newOutputStream(written)) {
-            BundleWriter.write(any, id -> JPEG, out);
+            BundleWriter.write(any, id -> new ByteArrayInputStream(JPEG), out);
         }
         try (Bundle bundle = Bundle.open(written)) {
             assertThat(bundle.sheet()).isEqualTo(any);

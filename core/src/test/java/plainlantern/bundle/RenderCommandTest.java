@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.io.File;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -28,7 +29,7 @@ class RenderCommandTest {
     void write() throws IOException {
         bundle = folder.resolve("card.zip");
         try (var out = Files.newOutputStream(bundle)) {
-            BundleWriter.write(Sheet.empty("Card", Unit.MM, 50, 25, 127), id -> new byte[0], out);
+            BundleWriter.write(Sheet.empty("Card", Unit.MM, 50, 25, 127), id -> InputStream.nullInputStream(), out);
         }
     }
 
