@@ -2,9 +2,11 @@ package plainlantern.studio;
 
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 
 /** The web application. */
 @SpringBootApplication
+@ConfigurationPropertiesScan
 public class Studio {
     public static void main(String[] args) {
         SpringApplication.run(Studio.class, args);

@@ -2,7 +2,6 @@ package plainlantern.studio;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
-import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.security.test.web.servlet.setup.SecurityMockMvcConfigurers.springSecurity;
@@ -49,7 +48,7 @@ class DeliverTest extends StudioTest {
     }
 
     private MockHttpServletResponse ask(AbstractMockHttpServletRequestBuilder<?> request) throws Exception {
-        return web.perform(request.with(user(member)).with(csrf())).andReturn().getResponse();
+        return web.perform(request.with(signedIn(member)).with(csrf())).andReturn().getResponse();
     }
 
     private static JsonNode answer(MockHttpServletResponse response) throws Exception {
@@ -72,7 +71,7 @@ class DeliverTest extends StudioTest {
     }
 
     private MockHttpServletResponse file(String delivery) throws Exception {
-        var started = web.perform(get("/deliveries/" + delivery + "/file").with(user(member))).andReturn();
+        var started = web.perform(get("/deliveries/" + delivery + "/file").with(signedIn(member))).andReturn();
         started.getAsyncResult(20_000);
         return started.getResponse();
     }

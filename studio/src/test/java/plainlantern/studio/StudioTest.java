@@ -1,21 +1,27 @@
 package plainlantern.studio;
 
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.authentication;
+
 import java.awt.Color;
 import java.awt.GradientPaint;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.function.Predicate;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.test.web.servlet.request.RequestPostProcessor;
 import plainlantern.picture.Encoder;
 import plainlantern.studio.account.AccountStore;
 import plainlantern.studio.account.Member;
+import plainlantern.studio.account.SignedIn;
 import plainlantern.studio.sheets.Sheets;
 import plainlantern.studio.shelf.Pictures;
 
 /** The whole application on a real PostgreSQL, with a fresh account for each test. */
-@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
+@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT, properties = "lantern.throttle.sign-ups=1000000")
 abstract class StudioTest {
     @Autowired
     protected AccountStore accounts;
@@ -31,7 +37,23 @@ abstract class StudioTest {
     }
 
     protected Member newMember() {
-        return accounts.add("Keeper " + UUID.randomUUID().toString().substring(0, 8), "no password");
+        String name = "Keeper " + UUID.randomUUID().toString().substring(0, 8);
+        return accounts.add(name, name, "no password");
+    }
+
+    /** Makes a request come from a member. */
+    protected static RequestPostProcessor signedIn(Member member) {
+        return authentication(new SignedIn(member));
+    }
+
+    /** Asks again and again until the answer is as wanted, for half a minute at most. */
+    protected static <T> T until(Callable<T> asked, Predicate<T> wanted) throws Exception {
+        for (int tries = 0; tries < 300; tries++) {
+            T answer = asked.call();
+            if (wanted.test(answer)) return answer;
+            Thread.sleep(100);
+        }
+        throw new AssertionError("never as wanted; last it was " + asked.call());
     }
 
     /** A JPEG of two slanting colours; another {@code hue} gives another picture. */

@@ -2,7 +2,6 @@ package plainlantern.studio;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
-import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 import static org.springframework.security.test.web.servlet.setup.SecurityMockMvcConfigurers.springSecurity;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
@@ -69,7 +68,7 @@ class WebTest extends StudioTest {
     }
 
     private MockHttpServletResponse ask(AbstractMockHttpServletRequestBuilder<?> request) throws Exception {
-        return web.perform(request.with(user(member)).with(csrf())).andReturn().getResponse();
+        return web.perform(request.with(signedIn(member)).with(csrf())).andReturn().getResponse();
     }
 
     private MockHttpServletResponse send(String path, String json) throws Exception {
@@ -303,7 +302,7 @@ class WebTest extends StudioTest {
 
     @Test
     void aBundleHoldsTheDocumentAndTheOriginals() throws Exception {
-        var started = web.perform(get("/sheets/" + id + "/bundle").with(user(member))).andReturn();
+        var started = web.perform(get("/sheets/" + id + "/bundle").with(signedIn(member))).andReturn();
         started.getAsyncResult(10_000);
         byte[] zip = started.getResponse().getContentAsByteArray();
         ByteArrayOutputStream original = new ByteArrayOutputStream();
@@ -316,14 +315,21 @@ class WebTest extends StudioTest {
         // Another account opens it: it gets the sheet and the picture, of its own.
         member = newMember();
         MockHttpServletResponse opened = ask(multipart("/bundles").file(new MockMultipartFile("file", "card.zip", "application/zip", zip)));
-        UUID copy = UUID.fromString(answer(opened).path("address").asString("").replace("/sheets/", ""));
+        assertThat(opened.getStatus()).isEqualTo(202);
+        String address = answer(opened).path("address").asString("");
+        String made = until(() -> answer(ask(get(address))).path("sheet").asString(""), sheet -> !sheet.isEmpty());
+        UUID copy = UUID.fromString(made.replace("/sheets/", ""));
         assertThat(sheets.open(copy, member.id()).sheet().users(picture.id())).hasSize(2);
         assertThat(ask(get("/pictures/" + picture.id() + "/small")).getStatus()).isEqualTo(200);
     }
 
     @Test
     void thumbnailsAndPreviewsAreKeptByTheBrowserAlone() throws Exception {
-        MockHttpServletResponse thumbnail = ask(get("/sheets/" + id + "/thumbnail"));
+        assertThat(ask(get("/sheets/" + id + "/thumbnail?v=1")).getStatus()).isEqualTo(404);
+        assertThat(ask(get("/sheets")).getContentAsString()).contains("data-waits=\"" + id);
+        until(() -> answer(ask(post("/thumbnails").param("of", id.toString()))).size(), count -> count == 1);
+        assertThat(ask(get("/sheets")).getContentAsString()).contains("/sheets/" + id + "/thumbnail?v=1");
+        MockHttpServletResponse thumbnail = ask(get("/sheets/" + id + "/thumbnail?v=1"));
         BufferedImage image = ImageIO.read(new ByteArrayInputStream(thumbnail.getContentAsByteArray()));
         assertThat(image.getWidth()).isEqualTo(560);
         assertThat(image.getHeight()).isEqualTo(280);

@@ -1,23 +1,28 @@
 package plainlantern.studio.account;
 
+import static org.springframework.http.HttpStatus.UNAUTHORIZED;
+
+import jakarta.servlet.http.HttpServletRequest;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.AuthenticationManager;
+import org.springframework.security.authentication.LockedException;
+import org.springframework.security.authentication.ProviderManager;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
-import org.springframework.security.core.userdetails.UserDetailsService;
-import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.AuthenticationFailureHandler;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
 import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.savedrequest.NullRequestCache;
 import org.springframework.security.web.util.matcher.AnyRequestMatcher;
 import org.springframework.security.web.util.matcher.RequestHeaderRequestMatcher;
 
-import static org.springframework.http.HttpStatus.UNAUTHORIZED;
-
-/** Everything needs a sign-in but the sign-in itself; nothing is loaded from elsewhere, no script or style stands inline. */
+/** Everything needs a sign-in but the sign-in itself; nothing is loaded from elsewhere, no script or style stands inline; nothing is stored for strangers. */
 @Configuration
 public class SecurityConfig {
     private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; "
@@ -32,11 +37,16 @@ public class SecurityConfig {
                         .requestMatchers("/sign-in", "/sign-up", "/demo/enter", "/error", "/css/**", "/js/**", "/fonts/**",
                                 "/vendor/**", "/webjars/**", "/mark.svg").permitAll()
                         .anyRequest().authenticated())
-                .formLogin(form -> form.loginPage("/sign-in").usernameParameter("name").defaultSuccessUrl("/sheets", true)
-                        .failureUrl("/sign-in?wrong"))
+                .formLogin(form -> form.loginPage("/sign-in").usernameParameter("name").defaultSuccessUrl("/sheets", true).failureHandler(failed()))
                 .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?left"))
+                .requestCache(cache -> cache.requestCache(new NullRequestCache()))
+                .csrf(csrf -> csrf.csrfTokenRepository(new CsrfTokens()))
                 // A script that lost its session gets a plain status to act on, not a page.
                 .exceptionHandling(e -> e
+                        .accessDeniedHandler((request, response, refused) -> {
+                            SecurityLog.refused(refused.getClass().getSimpleName(), request.getMethod(), request.getRequestURI(), account(request), request.getRemoteAddr());
+                            response.sendError(HttpStatus.FORBIDDEN.value());
+                        })
                         .defaultAuthenticationEntryPointFor(new HttpStatusEntryPoint(UNAUTHORIZED), new RequestHeaderRequestMatcher("X-CSRF-TOKEN"))
                         .defaultAuthenticationEntryPointFor(new LoginUrlAuthenticationEntryPoint("/sign-in"), AnyRequestMatcher.INSTANCE))
                 .headers(headers -> headers
@@ -45,14 +55,25 @@ public class SecurityConfig {
                 .build();
     }
 
+    private static String account(HttpServletRequest request) {
+        return request.getUserPrincipal() == null ? "none" : request.getUserPrincipal().getName();
+    }
+
+    private static AuthenticationFailureHandler failed() {
+        return (request, response, problem) -> {
+            if (problem instanceof LockedException) response.sendError(HttpStatus.TOO_MANY_REQUESTS.value());
+            else response.sendRedirect("/sign-in?wrong");
+        };
+    }
+
     @Bean
-    PasswordEncoder passwords() {
+    PasswordEncoder passwordEncoder() {
         return new BCryptPasswordEncoder(STRENGTH);
     }
 
     @Bean
-    UserDetailsService members(AccountStore accounts) {
-        return name -> accounts.find(name).orElseThrow(() -> new UsernameNotFoundException(name));
+    AuthenticationManager authentication(Door door) {
+        return new ProviderManager(door);
     }
 
     @Bean

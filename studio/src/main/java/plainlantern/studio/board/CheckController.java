@@ -23,7 +23,6 @@ import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Unit;
 import plainlantern.picture.Encoder;
 import plainlantern.rendering.Contrast;
-import plainlantern.rendering.RasterPainter;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Role;
@@ -32,7 +31,7 @@ import plainlantern.studio.account.Member;
 import plainlantern.studio.sheets.KeepStore;
 import plainlantern.studio.sheets.Opened;
 import plainlantern.studio.sheets.Sheets;
-import plainlantern.studio.shelf.Pictures;
+import plainlantern.studio.shelf.Paints;
 
 /** The Check stage: the faults of a sheet, and the delivery's own pixels. */
 @Controller
@@ -42,12 +41,12 @@ public class CheckController {
 
     private final Sheets sheets;
     private final KeepStore keeps;
-    private final Pictures pictures;
+    private final Paints paints;
 
-    CheckController(Sheets sheets, KeepStore keeps, Pictures pictures) {
+    CheckController(Sheets sheets, KeepStore keeps, Paints paints) {
         this.sheets = sheets;
         this.keeps = keeps;
-        this.pictures = pictures;
+        this.paints = paints;
     }
 
     /** How many there are, for the trail. */
@@ -73,7 +72,7 @@ public class CheckController {
     private Map<String, Legibility> read(Sheet sheet, Member member) {
         Map<String, Legibility> read = new HashMap<>();
         for (Panel panel : sheet.panels()) {
-            if (panel.role() == Role.CAPTION && !panel.hidden()) Contrast.of(sheet, panel, pictures.previews(member.id())).ifPresent(reading -> read.put(panel.id(), reading));
+            if (panel.role() == Role.CAPTION && !panel.hidden()) paints.look(member.id(), previews -> Contrast.of(sheet, panel, previews)).ifPresent(reading -> read.put(panel.id(), reading));
         }
         return read;
     }
@@ -87,7 +86,7 @@ public class CheckController {
         BadInput.unless(sheet.reaches(x, y), "pixels", "That is beside the sheet.");
         double pixel = Unit.MM_PER_INCH / sheet.ppi();
         Sheet seen = kept ? keeps.last(id).orElseThrow(() -> new BadInput("pixels", "No version is saved yet.")) : sheet;
-        BufferedImage part = RasterPainter.pixels(Scene.of(seen), sheet.ppi(), (int) Math.floor(x / pixel - across / 2.0), (int) Math.floor(y / pixel - down / 2.0), across, down, pictures.originals(member.id()));
+        BufferedImage part = paints.pixels(member.id(), Scene.of(seen), sheet.ppi(), (int) Math.floor(x / pixel - across / 2.0), (int) Math.floor(y / pixel - down / 2.0), across, down);
         return ResponseEntity.ok().contentType(MediaType.IMAGE_PNG).cacheControl(CacheControl.maxAge(Duration.ofMinutes(10)).cachePrivate()).body(Encoder.png(part, sheet.ppi()));
     }
 }

@@ -17,12 +17,12 @@ import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
 import plainlantern.geometry.Unit;
 import plainlantern.rendering.Contrast;
-import plainlantern.rendering.RasterPainter;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Colour;
 import plainlantern.sheet.Sheet;
 import plainlantern.studio.account.Member;
 import plainlantern.studio.sheets.Sheets;
+import plainlantern.studio.shelf.Paints;
 import plainlantern.studio.shelf.Pictures;
 
 /** What the Dress stage asks of the pixels: colours, and how well words can be read. */
@@ -33,10 +33,12 @@ public class DressController {
 
     private final Sheets sheets;
     private final Pictures pictures;
+    private final Paints paints;
 
-    DressController(Sheets sheets, Pictures pictures) {
+    DressController(Sheets sheets, Pictures pictures, Paints paints) {
         this.sheets = sheets;
         this.pictures = pictures;
+        this.paints = paints;
     }
 
     /**
@@ -51,7 +53,7 @@ public class DressController {
     @GetMapping("/contrast")
     Map<String, Legible> contrast(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam String panel) {
         Sheet sheet = sheet(member, id);
-        return Contrast.of(sheet, sheet.panel(panel), pictures.previews(member.id())).map(reading -> Map.of("reading",
+        return paints.look(member.id(), previews -> Contrast.of(sheet, sheet.panel(panel), previews)).map(reading -> Map.of("reading",
                 new Legible(String.format(Locale.ROOT, "%.1f", Math.floor(reading.ratio() * 10) / 10), reading.ratio() >= Contrast.ENOUGH, reading.plate(), reading.colour().told()))).orElse(Map.of());
     }
 
@@ -61,7 +63,7 @@ public class DressController {
         Sheet sheet = sheet(member, id);
         BadInput.unless(sheet.reaches(x, y), "colour", "That is beside the sheet.");
         double pixel = Unit.MM_PER_INCH / sheet.ppi();
-        BufferedImage spot = RasterPainter.part(Scene.of(sheet), Box.around(new Point(x, y), pixel, pixel), sheet.ppi(), pictures.previews(member.id()));
+        BufferedImage spot = paints.part(member.id(), Scene.of(sheet), Box.around(new Point(x, y), pixel, pixel), sheet.ppi());
         return new Colour(spot.getRGB(0, 0) & 0xFFFFFF);
     }
 

@@ -19,7 +19,6 @@ import org.springframework.web.bind.annotation.ResponseBody;
 import plainlantern.editing.ReturnTo;
 import plainlantern.geometry.BadInput;
 import plainlantern.picture.Encoder;
-import plainlantern.rendering.RasterPainter;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Sheet;
 import plainlantern.studio.account.Member;
@@ -27,7 +26,7 @@ import plainlantern.studio.sheets.Change;
 import plainlantern.studio.sheets.KeepRow;
 import plainlantern.studio.sheets.KeepStore;
 import plainlantern.studio.sheets.Sheets;
-import plainlantern.studio.shelf.Pictures;
+import plainlantern.studio.shelf.Paints;
 import plainlantern.studio.web.NotFound;
 
 /** Versions of a sheet that are saved under a name: made, looked at beside the sheet as it is, returned to. */
@@ -39,13 +38,13 @@ public class KeepController {
 
     private final Sheets sheets;
     private final KeepStore keeps;
-    private final Pictures pictures;
+    private final Paints paints;
     private final Answers answers;
 
-    KeepController(Sheets sheets, KeepStore keeps, Pictures pictures, Answers answers) {
+    KeepController(Sheets sheets, KeepStore keeps, Paints paints, Answers answers) {
         this.sheets = sheets;
         this.keeps = keeps;
-        this.pictures = pictures;
+        this.paints = paints;
         this.answers = answers;
     }
 
@@ -69,18 +68,17 @@ public class KeepController {
 
     @PostMapping("/keeps")
     String keep(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam String name, Model model) {
-        Sheet sheet = sheets.open(id, member.id()).sheet();
+        sheets.version(id, member.id());
         String said = name.strip();
         BadInput.unless(!said.isEmpty() && said.length() <= 80, "name", "A version needs a name of at most 80 letters.");
         BadInput.unless(keeps.list(id).size() < MOST, "name", "A sheet keeps at most " + MOST + " versions. Delete one first.");
-        keeps.add(id, said, sheet);
+        sheets.keep(id, member.id(), said);
         return list(member, id, model);
     }
 
     @PostMapping("/keeps/{keep}/forget")
     String forget(@AuthenticationPrincipal Member member, @PathVariable UUID id, @PathVariable UUID keep, Model model) {
-        sheets.version(id, member.id());
-        keeps.remove(id, keep);
+        sheets.forget(id, member.id(), keep);
         return list(member, id, model);
     }
 
@@ -107,7 +105,7 @@ public class KeepController {
     }
 
     private ResponseEntity<byte[]> painted(Sheet sheet, Member member, int side) {
-        byte[] png = Encoder.png(RasterPainter.small(Scene.of(sheet), Math.max(1, Math.min(LARGEST, side)), pictures.previews(member.id())), 96);
+        byte[] png = Encoder.png(paints.small(member.id(), Scene.of(sheet), Math.max(1, Math.min(LARGEST, side))), 96);
         return ResponseEntity.ok().contentType(MediaType.IMAGE_PNG).cacheControl(CacheControl.maxAge(Duration.ofDays(1)).cachePrivate()).body(png);
     }
 }

@@ -26,7 +26,8 @@ import plainlantern.scene.Extent;
 import plainlantern.scene.Page;
 import plainlantern.sheet.Sheet;
 import plainlantern.studio.account.Member;
-import plainlantern.studio.shelf.Pictures;
+import plainlantern.studio.quota.Quotas;
+import plainlantern.studio.shelf.Paints;
 import plainlantern.studio.sheets.SheetStore;
 import plainlantern.studio.sheets.Sheets;
 import plainlantern.studio.web.NotFound;
@@ -39,20 +40,22 @@ public class DeliverController {
     private static final int MOST_SETS = 60;
 
     private final Sheets sheets;
-    private final SheetStore list;
-    private final Pictures pictures;
+    private final SheetStore rows;
+    private final Paints paints;
     private final DeliveryStore store;
     private final DeliveryJobs jobs;
     private final SetStore sets;
+    private final Downloads downloads;
     private final Estimate estimate = new Estimate();
 
-    DeliverController(Sheets sheets, SheetStore list, Pictures pictures, DeliveryStore store, DeliveryJobs jobs, SetStore sets) {
+    DeliverController(Sheets sheets, SheetStore rows, Paints paints, DeliveryStore store, DeliveryJobs jobs, SetStore sets, Downloads downloads) {
         this.sheets = sheets;
-        this.list = list;
-        this.pictures = pictures;
+        this.rows = rows;
+        this.paints = paints;
         this.store = store;
         this.jobs = jobs;
         this.sets = sets;
+        this.downloads = downloads;
     }
 
     /** How large a delivery would be, in words. */
@@ -76,7 +79,9 @@ public class DeliverController {
     @ResponseBody
     Size estimate(@AuthenticationPrincipal Member member, @PathVariable UUID id, @ModelAttribute DeliveryForm form) {
         DeliveryOrder order = order(member, id, form, form.delivery());
-        return new Size("about " + bytes(estimate.bytes(order.delivery(), order.pages(), pictures.originals(member.id()))));
+        List<Page> pages = order.pages();
+        order.delivery().check(pages);
+        return new Size("about " + Quotas.told(paints.sampled(member.id(), order.delivery(), pages, originals -> estimate.bytes(order.delivery(), pages, originals))));
     }
 
     /** The deliveries that were ordered. */
@@ -112,7 +117,7 @@ public class DeliverController {
     @GetMapping("/sheets/{id}/delivery-others")
     String others(@AuthenticationPrincipal Member member, @PathVariable UUID id, Model model) {
         sheets.version(id, member.id());
-        model.addAttribute("others", list.list(member.id()).stream().filter(row -> !row.id().equals(id)).limit(MOST_SHEETS - 1).toList());
+        model.addAttribute("others", rows.latest(member.id(), MOST_SHEETS).stream().filter(row -> !row.id().equals(id)).limit(MOST_SHEETS - 1).toList());
         return "deliver/others :: list";
     }
 
@@ -160,15 +165,9 @@ public class DeliverController {
     ResponseEntity<StreamingResponseBody> file(@AuthenticationPrincipal Member member, @PathVariable UUID delivery) {
         DeliveryRow row = store.find(member.id(), delivery).filter(found -> found.state() == DeliveryState.DONE).orElseThrow(NotFound::new);
         return ResponseEntity.ok().contentType(MediaType.parseMediaType(row.mediaType())).contentLength(row.bytes())
-                .header(HttpHeaders.CONTENT_DISPOSITION, BundleController.attachment(row.file())).body(out -> {
+                .header(HttpHeaders.CONTENT_DISPOSITION, BundleController.attachment(row.file())).body(downloads.of(member.id(), out -> {
                     int part = 0;
                     for (Optional<byte[]> bytes = store.part(delivery, part); bytes.isPresent(); bytes = store.part(delivery, ++part)) out.write(bytes.get());
-                });
-    }
-
-    /** "3.4 MB". */
-    static String bytes(long bytes) {
-        if (bytes < 100_000) return Math.max(1, Math.round(bytes / 1000.0)) + " kB";
-        return String.format(Locale.ROOT, bytes < 100_000_000 ? "%.1f MB" : "%.0f MB", bytes / 1e6);
+                }));
     }
 }

@@ -8,8 +8,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
-import java.util.concurrent.Semaphore;
+import java.util.concurrent.ConcurrentHashMap;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -17,6 +18,10 @@ import org.springframework.transaction.support.TransactionTemplate;
 import plainlantern.geometry.BadInput;
 import plainlantern.rendering.Progress;
 import plainlantern.scene.Page;
+import plainlantern.studio.quota.Quotas;
+import plainlantern.studio.room.Room;
+import plainlantern.studio.room.Work;
+import plainlantern.studio.shelf.Paints;
 import plainlantern.studio.shelf.Pictures;
 
 /** Deliveries: ordered, painted one after the other, kept for a while. */
@@ -24,31 +29,47 @@ import plainlantern.studio.shelf.Pictures;
 class Deliveries {
     /** How long finished files stay. */
     static final Duration KEPT = Duration.ofDays(7);
-    private static final int MOST_OPEN = 40;
     private static final int TRIES = 2;
-    /** Megapixels that are painted at once on this node; a single larger page takes all. */
-    private static final int ROOM = 100;
+    /** How often one that waits for memory looks whether somebody stopped it. */
+    private static final Duration LOOK = Duration.ofSeconds(15);
     private static final long TELLING_NANOS = 250_000_000;
     private static final Logger LOG = LoggerFactory.getLogger(Deliveries.class);
 
     private final DeliveryStore store;
     private final Pictures pictures;
+    private final Paints paints;
+    private final Room room;
+    private final Quotas quotas;
     private final TransactionTemplate transaction;
-    private final Semaphore room = new Semaphore(ROOM, true);
+    /** Those that are painted here now. */
+    private final Set<UUID> painting = ConcurrentHashMap.newKeySet();
+    private volatile boolean stopping;
 
-    Deliveries(DeliveryStore store, Pictures pictures, TransactionTemplate transaction) {
+    Deliveries(DeliveryStore store, Pictures pictures, Paints paints, Room room, Quotas quotas, TransactionTemplate transaction) {
         this.store = store;
         this.pictures = pictures;
+        this.paints = paints;
+        this.room = room;
+        this.quotas = quotas;
         this.transaction = transaction;
     }
 
-    /** Takes an order that can be carried out; throws {@link BadInput} for another. */
-    UUID add(DeliveryOrder order) {
+    /** Throws {@link BadInput} for an order that cannot be carried out here. */
+    void check(DeliveryOrder order) {
         List<Page> pages = order.pages();
         order.delivery().check(pages);
-        BadInput.unless(store.open(order.account()) < MOST_OPEN, "", "There are " + MOST_OPEN
-                + " files waiting already. Let them end first.");
-        return store.add(order, pages);
+        room.possible(paints.cost(order.account(), order.delivery(), pages));
+    }
+
+    /** Takes an order that was checked. */
+    UUID add(DeliveryOrder order) {
+        return store.add(order, order.pages());
+    }
+
+    /** This node stops: what it paints is painted by another, or by itself after its next start, and that is no failed try. */
+    void stop() {
+        stopping = true;
+        for (UUID id : painting) store.giveBack(id);
     }
 
     /**
@@ -56,6 +77,7 @@ class Deliveries {
      * more; what is wrong with the order is told at once.
      */
     void paint(UUID id) {
+        if (stopping) throw new IllegalStateException("Delivery " + id + " is begun after the restart");
         int tries = store.begin(id).orElse(0);
         if (tries == 0) return;
         if (tries > TRIES) {
@@ -63,16 +85,21 @@ class Deliveries {
                     "The server stopped twice while this was painted. Make it again, with fewer pixels per inch if that goes on.");
             return;
         }
+        painting.add(id);
         try {
             painted(id);
         } catch (Progress.Cancelled stopped) {
+            if (stopping) throw new IllegalStateException("Delivery " + id + " goes on after the restart");
             LOG.info("Delivery {} was stopped", id);
         } catch (BadInput problem) {
             store.end(id, DeliveryState.FAILED, problem.getMessage());
         } catch (IOException | RuntimeException | OutOfMemoryError problem) {
+            if (stopping) throw new IllegalStateException("Delivery " + id + " goes on after the restart", problem);
             LOG.warn("Delivery {} failed, try {}", id, tries, problem);
             if (tries == TRIES) store.end(id, DeliveryState.FAILED, said(problem));
             else throw new IllegalStateException("Delivery " + id + " is tried once more", problem);
+        } finally {
+            painting.remove(id);
         }
     }
 
@@ -87,23 +114,36 @@ class Deliveries {
     private void painted(UUID id) throws IOException {
         DeliveryOrder order = store.order(id);
         List<Page> pages = order.pages();
-        int megapixels = pages.stream().map(order.delivery()::pixels).mapToInt(size -> (int) Math.min(ROOM, 1 + (long) size[0] * size[1] / 1_000_000)).max().orElse(1);
-        room.acquireUninterruptibly(megapixels);
-        Path file = Files.createTempFile("lantern-delivery", ".part");
+        long cost = paints.cost(order.account(), order.delivery(), pages);
+        room.possible(cost);
+        awaitRoom(id, order.account(), cost);
+        Path file = null;
         try {
+            file = Work.file("delivery");
             try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file), 1 << 16)) {
                 order.delivery().write(pages, pictures.originals(order.account()), telling(id), out);
             }
+            Path made = file;
+            quotas.files(order.account(), Files.size(made));
             transaction.executeWithoutResult(status -> {
-                try (InputStream in = Files.newInputStream(file)) {
+                try (InputStream in = Files.newInputStream(made)) {
                     if (!store.finish(id, in)) status.setRollbackOnly();
                 } catch (IOException e) {
                     throw new IllegalStateException(e);
                 }
             });
         } finally {
-            Files.deleteIfExists(file);
-            room.release(megapixels);
+            room.giveBack(order.account(), cost);
+            if (file != null) Files.deleteIfExists(file);
+        }
+    }
+
+    private void awaitRoom(UUID id, UUID account, long cost) {
+        try {
+            while (!room.take(account, cost, LOOK)) if (stopping || !store.progress(id, 0)) throw new Progress.Cancelled();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new Progress.Cancelled();
         }
     }
 
@@ -114,7 +154,7 @@ class Deliveries {
             synchronized (told) {
                 if (System.nanoTime() - told[0] < TELLING_NANOS) return;
                 told[0] = System.nanoTime();
-                if (!store.progress(id, share)) throw new Progress.Cancelled();
+                if (stopping || !store.progress(id, share)) throw new Progress.Cancelled();
             }
         };
     }

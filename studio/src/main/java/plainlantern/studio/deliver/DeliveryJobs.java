@@ -16,6 +16,7 @@ import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.datasource.TransactionAwareDataSourceProxy;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import plainlantern.studio.quota.Quotas;
 
 /** Deliveries as jobs in the database, which all nodes share: one that dies while it paints leaves its job to be found by another. */
 @Component
@@ -26,18 +27,20 @@ class DeliveryJobs implements AutoCloseable {
     private static final int SILENT = 4;
 
     private final Deliveries deliveries;
+    private final Quotas quotas;
     private final TransactionTemplate transaction;
     private final OneTimeTask<Void> painting;
     private final Scheduler scheduler;
 
-    DeliveryJobs(DataSource dataSource, TransactionTemplate transaction, Deliveries deliveries) {
+    DeliveryJobs(DataSource dataSource, TransactionTemplate transaction, Deliveries deliveries, Quotas quotas) {
+        this.quotas = quotas;
         this.deliveries = deliveries;
         this.transaction = transaction;
         painting = Tasks.oneTime("delivery").onFailure(new FailureHandler.OnFailureRetryLater<>(Duration.ofSeconds(1)))
                 .execute((job, context) -> deliveries.paint(UUID.fromString(job.getId())));
         RecurringTask<Void> cleaning = Tasks.recurring("old deliveries", FixedDelay.ofHours(1)).execute((job, context) -> deliveries.forgetOld());
         scheduler = Scheduler.create(new TransactionAwareDataSourceProxy(dataSource), painting).startTasks(cleaning).threads(AT_ONCE).pollingInterval(Duration.ofSeconds(1))
-                .heartbeatInterval(HEARTBEAT).missedHeartbeatsLimit(SILENT).shutdownMaxWait(Duration.ofSeconds(1)).enableImmediateExecution().build();
+                .heartbeatInterval(HEARTBEAT).missedHeartbeatsLimit(SILENT).shutdownMaxWait(Duration.ofSeconds(5)).enableImmediateExecution().build();
     }
 
     @EventListener(ApplicationReadyEvent.class)
@@ -47,6 +50,8 @@ class DeliveryJobs implements AutoCloseable {
 
     /** Takes orders, all or none of them, and has them painted as soon as there is room. */
     List<UUID> add(List<DeliveryOrder> orders) {
+        orders.forEach(deliveries::check);
+        quotas.waiting(orders.get(0).account(), orders.size());
         return transaction.execute(status -> orders.stream().map(order -> {
             UUID id = deliveries.add(order);
             scheduler.schedule(painting.instance(id.toString()), Instant.now());
@@ -56,6 +61,7 @@ class DeliveryJobs implements AutoCloseable {
 
     @Override
     public void close() {
+        deliveries.stop();
         scheduler.stop();
     }
 }

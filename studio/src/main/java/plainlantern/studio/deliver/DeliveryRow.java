@@ -1,6 +1,7 @@
 package plainlantern.studio.deliver;
 
 import java.util.UUID;
+import plainlantern.studio.quota.Quotas;
 
 /**
  * What the list of deliveries shows.
@@ -18,7 +19,7 @@ public record DeliveryRow(UUID id, String file, String title, DeliveryState stat
         return switch (state) {
             case WAITING -> "waiting";
             case PAINTING -> Math.round(progress * 100) + " %";
-            case DONE -> DeliverController.bytes(bytes);
+            case DONE -> Quotas.told(bytes);
             case FAILED -> said;
             case STOPPED -> "stopped";
         };

@@ -51,11 +51,6 @@ class DeliveryStore {
         return db.sql("select " + ROW + " from delivery where account_id = :account and id = :id").param("account", account).param("id", id).query(DeliveryStore::row).optional();
     }
 
-    /** How many of an account's deliveries are still open. */
-    int open(UUID account) {
-        return db.sql("select count(*) from delivery where account_id = :account and state in ('waiting', 'painting')").param("account", account).query(Integer.class).single();
-    }
-
     private static DeliveryRow row(ResultSet row, int n) throws SQLException {
         return new DeliveryRow(row.getObject("id", UUID.class), row.getString("file"), row.getString("title"), DeliveryState.valueOf(row.getString("state").toUpperCase(Locale.ROOT)),
                 row.getDouble("progress"), row.getString("said"), row.getString("media_type"), row.getLong("bytes"));
@@ -65,6 +60,11 @@ class DeliveryStore {
     Optional<Integer> begin(UUID id) {
         return db.sql("update delivery set state = 'painting', progress = 0, tries = tries + 1 where id = :id and state in ('waiting', 'painting') returning tries")
                 .param("id", id).query(Integer.class).optional();
+    }
+
+    /** Its node stops: the try that it is at does not count. */
+    void giveBack(UUID id) {
+        db.sql("update delivery set state = 'waiting', tries = greatest(0, tries - 1) where id = :id and state = 'painting'").param("id", id).update();
     }
 
     DeliveryOrder order(UUID id) {
@@ -83,7 +83,7 @@ class DeliveryStore {
 
     /** Ends an open delivery, for which there is no file. */
     boolean end(UUID id, DeliveryState state, String said) {
-        return db.sql("update delivery set state = :state, said = :said, ended_at = now() where id = :id and state in ('waiting', 'painting')")
+        return db.sql("update delivery set state = :state, said = :said, documents = '[]', ended_at = now() where id = :id and state in ('waiting', 'painting')")
                 .param("state", state.label()).param("said", said).param("id", id).update() == 1;
     }
 
@@ -96,7 +96,7 @@ class DeliveryStore {
             db.sql("insert into delivery_file (delivery_id, part, bytes) values (:id, :part, :bytes)").param("id", id).param("part", part++).param("bytes", read).update();
             bytes += read.length;
         }
-        return db.sql("update delivery set state = 'done', progress = 1, bytes = :bytes, ended_at = now() where id = :id and state = 'painting'")
+        return db.sql("update delivery set state = 'done', progress = 1, bytes = :bytes, documents = '[]', ended_at = now() where id = :id and state = 'painting'")
                 .param("bytes", bytes).param("id", id).update() == 1;
     }
 

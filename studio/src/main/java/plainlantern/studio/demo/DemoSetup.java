@@ -42,8 +42,8 @@ class DemoSetup implements ApplicationRunner {
     public void run(ApplicationArguments args) {
         // Nobody knows this password: the demo is entered by its button.
         Member member = accounts.find(ACCOUNT)
-                .orElseGet(() -> accounts.add(ACCOUNT, passwords.encode(UUID.randomUUID().toString())));
-        if (rows.list(member.id()).isEmpty()) make(member);
+                .orElseGet(() -> accounts.add(ACCOUNT, ACCOUNT, passwords.encode(UUID.randomUUID().toString())));
+        if (rows.latest(member.id(), 1).isEmpty()) make(member);
         LOG.info("Demo is ready.");
     }
 

@@ -1,5 +1,6 @@
 package plainlantern.studio.sheets;
 
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -16,15 +17,13 @@ import plainlantern.sheet.Sheet;
 @Component
 class Heads {
     private static final int KEPT = 64;
+    /** Elements of all documents together: one of thousands of panels is not to stand beside sixty like it. */
+    private static final int MOST_ELEMENTS = 30_000;
 
     private record Key(UUID sheet, long version) {}
 
-    private final Map<Key, Sheet> kept = new LinkedHashMap<>(KEPT, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Key, Sheet> eldest) {
-            return size() > KEPT;
-        }
-    };
+    private final Map<Key, Sheet> kept = new LinkedHashMap<>(KEPT, 0.75f, true);
+    private int elements;
 
     Optional<Sheet> find(UUID sheet, long version) {
         synchronized (kept) {
@@ -34,7 +33,13 @@ class Heads {
 
     void keep(UUID sheet, long version, Sheet document) {
         synchronized (kept) {
-            kept.put(new Key(sheet, version), document);
+            Sheet before = kept.put(new Key(sheet, version), document);
+            elements += document.elements().size() - (before == null ? 0 : before.elements().size());
+            Iterator<Sheet> eldest = kept.values().iterator();
+            while (kept.size() > KEPT || elements > MOST_ELEMENTS && kept.size() > 1) {
+                elements -= eldest.next().elements().size();
+                eldest.remove();
+            }
         }
     }
 

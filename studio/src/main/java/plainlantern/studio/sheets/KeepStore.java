@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import plainlantern.geometry.BadInput;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
 
@@ -27,20 +28,29 @@ public class KeepStore {
     }
 
     public Optional<Sheet> document(UUID sheet, UUID id) {
-        return db.sql("select document::text from keep where sheet_id = :sheet and id = :id").param("sheet", sheet).param("id", id).query(String.class).optional().map(SheetJson::read);
+        return db.sql("select document::text from keep where sheet_id = :sheet and id = :id").param("sheet", sheet).param("id", id).query(String.class).optional().map(KeepStore::read);
     }
 
     /** The version that was kept last. */
     public Optional<Sheet> last(UUID sheet) {
-        return db.sql("select document::text from keep where sheet_id = :sheet order by made_at desc, id limit 1").param("sheet", sheet).query(String.class).optional().map(SheetJson::read);
+        return db.sql("select document::text from keep where sheet_id = :sheet order by made_at desc, id limit 1").param("sheet", sheet).query(String.class).optional().map(KeepStore::read);
     }
 
-    public void add(UUID sheet, String name, Sheet document) {
-        db.sql("insert into keep (id, sheet_id, name, document) values (:id, :sheet, :name, :document::jsonb)").param("id", UUID.randomUUID()).param("sheet", sheet).param("name", name)
-                .param("document", SheetJson.write(document)).update();
+    private static Sheet read(String document) {
+        try {
+            return SheetJson.read(document);
+        } catch (RuntimeException e) {
+            throw new BadInput("", "This version can’t be read. Choose another one, or delete it.");
+        }
     }
 
-    public void remove(UUID sheet, UUID id) {
-        db.sql("delete from keep where sheet_id = :sheet and id = :id").param("sheet", sheet).param("id", id).update();
+    void add(UUID sheet, String name, Document document) {
+        db.sql("insert into keep (id, sheet_id, name, document, bytes) values (:id, :sheet, :name, :document::jsonb, :bytes)").param("id", UUID.randomUUID())
+                .param("sheet", sheet).param("name", name).param("document", document.json()).param("bytes", document.bytes()).update();
+    }
+
+    /** Returns the bytes that went. */
+    long remove(UUID sheet, UUID id) {
+        return db.sql("delete from keep where sheet_id = :sheet and id = :id returning bytes").param("sheet", sheet).param("id", id).query(Long.class).optional().orElse(0L);
     }
 }

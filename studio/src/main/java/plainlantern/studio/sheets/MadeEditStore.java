@@ -18,9 +18,8 @@ class MadeEditStore {
                 .param("edit", edit).query(Integer.class).single() == 1;
     }
 
-    /** Notes that an edit is made; false where it was made before. Names older than a day are forgotten. */
+    /** Notes that an edit is made; false where it was made before. */
     boolean add(UUID sheet, UUID edit) {
-        db.sql("delete from made_edit where sheet_id = :sheet and made_at < now() - interval '1 day'").param("sheet", sheet).update();
         return db.sql("insert into made_edit (sheet_id, edit_id) values (:sheet, :edit) on conflict do nothing").param("sheet", sheet)
                 .param("edit", edit).update() == 1;
     }

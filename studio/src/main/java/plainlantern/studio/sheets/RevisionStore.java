@@ -1,45 +1,57 @@
 package plainlantern.studio.sheets;
 
-import java.util.HashMap;
-import java.util.Map;
+import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-import plainlantern.sheet.Sheet;
-import plainlantern.sheet.SheetJson;
 
 /** The table {@code revision}: the whole document after each edit, numbered from 0. */
 @Repository
-public class RevisionStore {
+class RevisionStore {
     private final JdbcClient db;
 
     RevisionStore(JdbcClient db) {
         this.db = db;
     }
 
-    /** Throws where there is no such revision: the head always has one. */
-    public Sheet document(UUID sheet, int number) {
-        return SheetJson.read(db.sql("select document::text from revision where sheet_id = :sheet and number = :number")
-                .param("sheet", sheet).param("number", number).query(String.class).single());
+    /** The document of a revision, as text; empty where that is not kept. */
+    Optional<String> document(UUID sheet, int number) {
+        return db.sql("select document::text from revision where sheet_id = :sheet and number = :number").param("sheet", sheet).param("number", number).query(String.class).optional();
     }
 
-    /** What the edits were called that led to a revision and to those beside it, by number; only those that are kept. */
-    public Map<Integer, String> titlesAround(UUID sheet, int number) {
-        Map<Integer, String> titles = new HashMap<>();
-        db.sql("select number, title from revision where sheet_id = :sheet and number between :number - 1 and :number + 1")
-                .param("sheet", sheet).param("number", number)
-                .query(row -> {
-                    titles.put(row.getInt("number"), row.getString("title"));
-                });
-        return titles;
+    /** The numbers of those kept before one, last one first. */
+    List<Integer> before(UUID sheet, int number) {
+        return db.sql("select number from revision where sheet_id = :sheet and number < :number order by number desc").param("sheet", sheet).param("number", number)
+                .query(Integer.class).list();
     }
 
-    /** Stores a revision in place of any with that number and above, and forgets those more than {@code kept} before it. */
-    public void put(UUID sheet, int number, String title, Sheet document, int kept) {
-        db.sql("delete from revision where sheet_id = :sheet and (number >= :number or number < :number - :kept)")
-                .param("sheet", sheet).param("number", number).param("kept", kept).update();
-        db.sql("insert into revision (sheet_id, number, title, document) values (:sheet, :number, :title, :document::jsonb)")
-                .param("sheet", sheet).param("number", number).param("title", title)
-                .param("document", SheetJson.write(document)).update();
+    /**
+     * Stores a revision in place of any with that number and above, and forgets those more than {@code kept} before it; returns by how many
+     * bytes the history grew.
+     */
+    long put(UUID sheet, int number, String title, Document document, int kept) {
+        long gone = gone("delete from revision where sheet_id = :sheet and (number >= :number or number < :number - :kept) returning bytes", sheet, number, kept);
+        db.sql("insert into revision (sheet_id, number, title, document, bytes) values (:sheet, :number, :title, :document::jsonb, :bytes)")
+                .param("sheet", sheet).param("number", number).param("title", title).param("document", document.json()).param("bytes", document.bytes()).update();
+        return document.bytes() - gone;
+    }
+
+    /** Forgets all from a number on; returns their bytes. */
+    long removeFrom(UUID sheet, int number) {
+        return gone("delete from revision where sheet_id = :sheet and number >= :number + :kept returning bytes", sheet, number, 0);
+    }
+
+    /** Forgets the oldest before {@code number} where all from there on are more than {@code most} bytes; returns the bytes that went. */
+    long lighten(UUID sheet, int number, long most) {
+        return gone("""
+                delete from revision where sheet_id = :sheet and number in (
+                    select number from (select number, sum(bytes) over (order by number desc) as heavy from revision where sheet_id = :sheet and number <= :number) as all_of_them
+                    where heavy > :kept and number < :number)
+                returning bytes""", sheet, number, most);
+    }
+
+    private long gone(String delete, UUID sheet, int number, long kept) {
+        return db.sql("with gone as (" + delete + ") select coalesce(sum(bytes), 0) from gone").param("sheet", sheet).param("number", number).param("kept", kept).query(Long.class).single();
     }
 }

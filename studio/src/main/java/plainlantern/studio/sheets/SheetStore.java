@@ -1,5 +1,9 @@
 package plainlantern.studio.sheets;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.OffsetDateTime;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -9,53 +13,140 @@ import org.springframework.stereotype.Repository;
 /** The table {@code sheet}. Every question names the account: a sheet of another one is not there. */
 @Repository
 public class SheetStore {
+    private static final String ROW = "s.id, s.account_id, s.name, s.head, s.version, s.changed_at, s.bytes";
+    private static final String STANDING = "select " + ROW + """
+            , r.title,
+            exists (select 1 from revision b where b.sheet_id = s.id and b.number = s.head - 1) as before,
+            (select a.title from revision a where a.sheet_id = s.id and a.number = s.head + 1) as next
+            """;
+    private static final String OWN = " from sheet s join revision r on r.sheet_id = s.id and r.number = s.head where s.id = :id and s.account_id = :account and s.deleted_at is null";
+    private static final String CARD = """
+            select s.id, s.name, s.size, s.panels, s.version, s.damaged, coalesce(t.version = s.version, false) as drawn, s.deleted_at as away_at
+            from sheet s left join thumbnail t on t.sheet_id = s.id
+            """;
+
     private final JdbcClient db;
 
     SheetStore(JdbcClient db) {
         this.db = db;
     }
 
-    /** The account's sheets, last changed first, without those put away. */
-    public List<SheetRow> list(UUID account) {
-        return db.sql("""
-                select id, account_id, name, head, version, changed_at from sheet
-                where account_id = :account and deleted_at is null order by changed_at desc
-                """).param("account", account).query(SheetRow.class).list();
+    /** A name with its sheet. */
+    public record Named(UUID id, String name) {}
+
+    /** The account's sheets that were changed last, without those put away. */
+    public List<Named> latest(UUID account, int most) {
+        return db.sql("select id, name from sheet where account_id = :account and deleted_at is null order by changed_at desc limit :most")
+                .param("account", account).param("most", most).query(Named.class).list();
+    }
+
+    /** One page of cards. */
+    List<Card> cards(UUID account, Listing listing) {
+        String order = switch (listing.order()) {
+            case CHANGED -> listing.away() ? "s.deleted_at desc" : "s.changed_at desc";
+            case NAME -> "lower(s.name), s.changed_at desc";
+            case MADE -> "s.made_at desc";
+        };
+        return db.sql(CARD + where(listing) + " order by " + order + ", s.id limit :page offset :skipped").param("account", account).param("find", listing.find())
+                .param("page", Listing.PAGE).param("skipped", (long) (listing.page() - 1) * Listing.PAGE).query(Card.class).list();
+    }
+
+    int count(UUID account, Listing listing) {
+        return db.sql("select count(*) from sheet s " + where(listing)).param("account", account).param("find", listing.find()).query(Integer.class).single();
+    }
+
+    private static String where(Listing listing) {
+        return "where s.account_id = :account and s.deleted_at is " + (listing.away() ? "not null" : "null") + " and (:find = '' or position(lower(:find) in lower(s.name)) > 0)";
+    }
+
+    Optional<Card> card(UUID id, UUID account) {
+        return db.sql(CARD + "where s.id = :id and s.account_id = :account").param("id", id).param("account", account).query(Card.class).optional();
+    }
+
+    /** Those of the sheets whose thumbnail is that of their present version. */
+    List<Card> cards(UUID account, Collection<UUID> ids) {
+        return ids.isEmpty() ? List.of() : db.sql(CARD + "where s.account_id = :account and s.id in (:ids)").param("account", account).param("ids", ids).query(Card.class).list();
     }
 
     public Optional<SheetRow> find(UUID id, UUID account) {
-        return db.sql("""
-                select id, account_id, name, head, version, changed_at from sheet
-                where id = :id and account_id = :account and deleted_at is null
-                """).param("id", id).param("account", account).query(SheetRow.class).optional();
+        return db.sql("select " + ROW + " from sheet s where s.id = :id and s.account_id = :account and s.deleted_at is null").param("id", id).param("account", account)
+                .query((row, n) -> row(row)).optional();
     }
 
     /** As {@link #find}, and nobody else can change the row until this transaction ends. */
     public Optional<SheetRow> lock(UUID id, UUID account) {
-        return db.sql("""
-                select id, account_id, name, head, version, changed_at from sheet
-                where id = :id and account_id = :account and deleted_at is null for update
-                """).param("id", id).param("account", account).query(SheetRow.class).optional();
+        return db.sql("select " + ROW + " from sheet s where s.id = :id and s.account_id = :account and s.deleted_at is null for update").param("id", id).param("account", account)
+                .query((row, n) -> row(row)).optional();
     }
 
-    public void add(UUID id, UUID account, String name) {
-        db.sql("insert into sheet (id, account_id, name, head, version) values (:id, :account, :name, 0, 1)")
-                .param("id", id).param("account", account).param("name", name).update();
+    Optional<Standing> standing(UUID id, UUID account) {
+        return db.sql(STANDING + OWN).param("id", id).param("account", account).query((row, n) -> standing(row)).optional();
     }
 
-    /** Shows another revision; returns the row as it is then. */
-    public SheetRow point(UUID id, int head, String name) {
-        return db.sql("""
-                update sheet set head = :head, name = :name, version = version + 1, changed_at = now() where id = :id
-                returning id, account_id, name, head, version, changed_at
-                """).param("id", id).param("head", head).param("name", name).query(SheetRow.class).single();
+    /** A row with the document of its head. */
+    record Whole(Standing standing, String document) {}
+
+    /** Row and document as they are at one moment. */
+    Optional<Whole> whole(UUID id, UUID account) {
+        return db.sql(STANDING + ", r.document::text as document" + OWN).param("id", id).param("account", account)
+                .query((row, n) -> new Whole(standing(row), row.getString("document"))).optional();
+    }
+
+    private static SheetRow row(ResultSet row) throws SQLException {
+        return new SheetRow(row.getObject("id", UUID.class), row.getObject("account_id", UUID.class), row.getString("name"), row.getInt("head"), row.getLong("version"),
+                row.getObject("changed_at", OffsetDateTime.class), row.getLong("bytes"));
+    }
+
+    private static Standing standing(ResultSet row) throws SQLException {
+        return new Standing(row(row), row.getString("title"), row.getBoolean("before"), row.getString("next"));
+    }
+
+    void add(UUID id, UUID account, Facts facts) {
+        db.sql("insert into sheet (id, account_id, name, size, panels, head, version) values (:id, :account, :name, :size, :panels, 0, 1)")
+                .param("id", id).param("account", account).param("name", facts.name()).param("size", facts.size()).param("panels", facts.panels()).update();
+    }
+
+    /** Shows another revision; {@code more} bytes came to its history. */
+    void point(UUID id, int head, Facts facts, long more) {
+        db.sql("""
+                update sheet set head = :head, name = :name, size = :size, panels = :panels, version = version + 1, changed_at = now(), bytes = bytes + :more,
+                    damaged = false where id = :id
+                """).param("id", id).param("head", head).param("name", facts.name()).param("size", facts.size()).param("panels", facts.panels()).param("more", more).update();
+    }
+
+    void weigh(UUID id, long more) {
+        db.sql("update sheet set bytes = bytes + :more where id = :id").param("more", more).param("id", id).update();
+    }
+
+    /** Keeps what a card shows, unless the sheet was changed since. */
+    void note(UUID id, long version, Facts facts) {
+        db.sql("update sheet set size = :size, panels = :panels, damaged = false where id = :id and version = :version").param("size", facts.size()).param("panels", facts.panels())
+                .param("id", id).param("version", version).update();
+    }
+
+    void damaged(UUID id, long version) {
+        db.sql("update sheet set damaged = true where id = :id and version = :version").param("id", id).param("version", version).update();
     }
 
     /** Puts a sheet away, or brings it back; false where there is none to do that with. */
-    public boolean putAway(UUID id, UUID account, boolean away) {
+    boolean putAway(UUID id, UUID account, boolean away) {
         return db.sql("""
                 update sheet set deleted_at = case when :away then now() end
                 where id = :id and account_id = :account and (deleted_at is null) = :away
                 """).param("id", id).param("account", account).param("away", away).update() == 1;
+    }
+
+    /** Removes a sheet that was put away, for good. */
+    boolean remove(UUID id, UUID account) {
+        return db.sql("delete from sheet where id = :id and account_id = :account and deleted_at is not null").param("id", id).param("account", account).update() == 1;
+    }
+
+    /** All that were put away. */
+    List<UUID> away(UUID account, int most) {
+        return db.sql("select id from sheet where account_id = :account and deleted_at is not null limit :most").param("account", account).param("most", most).query(UUID.class).list();
+    }
+
+    Optional<UUID> owner(UUID id) {
+        return db.sql("select account_id from sheet where id = :id and deleted_at is null").param("id", id).query(UUID.class).optional();
     }
 }

@@ -14,42 +14,50 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import plainlantern.editing.RenameSheet;
 import plainlantern.geometry.BadInput;
-import plainlantern.picture.Encoder;
-import plainlantern.rendering.RasterPainter;
-import plainlantern.scene.Scene;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetSize;
 import plainlantern.studio.account.Member;
-import plainlantern.studio.shelf.Pictures;
+import plainlantern.studio.jobs.ShortJobs;
+import plainlantern.studio.web.NotFound;
 
 /** "My sheets": the cards, and what can be done to a sheet as a whole. */
 @Controller
 public class SheetsController {
-    /** A thumbnail's longer side in pixels: the card's, twice, for dense screens. */
-    private static final double THUMBNAIL = 560;
-
-    private final SheetStore store;
     private final Sheets sheets;
-    private final Pictures pictures;
+    private final Thumbnails thumbnails;
+    private final ShortJobs jobs;
 
-    SheetsController(SheetStore store, Sheets sheets, Pictures pictures) {
-        this.store = store;
+    SheetsController(Sheets sheets, Thumbnails thumbnails, ShortJobs jobs) {
         this.sheets = sheets;
-        this.pictures = pictures;
+        this.thumbnails = thumbnails;
+        this.jobs = jobs;
     }
 
-    /** A sheet's card. */
-    public record Card(UUID id, String name, String size, int panels, long version) {}
-
     @GetMapping("/sheets")
-    String list(@AuthenticationPrincipal Member member, Model model) {
-        List<Card> cards = store.list(member.id()).stream().map(row -> card(sheets.open(row.id(), member.id()))).toList();
+    String list(@AuthenticationPrincipal Member member, Model model, @RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "") String order,
+                @RequestParam(defaultValue = "1") int page, @RequestParam(required = false) String deleted, @RequestParam(required = false) String welcome) {
+        Listing wanted = Listing.of(find, order, page, deleted != null);
+        int count = sheets.count(member.id(), wanted);
+        int pages = Math.max(1, (count + Listing.PAGE - 1) / Listing.PAGE);
+        Listing listing = wanted.page() <= pages ? wanted : new Listing(wanted.find(), wanted.order(), pages, wanted.away());
+        List<Card> cards = sheets.cards(member.id(), listing);
+        for (Card card : cards) draw(card);
         model.addAttribute("cards", cards);
+        model.addAttribute("listing", listing);
+        model.addAttribute("orders", Listing.Order.values());
+        model.addAttribute("count", count);
+        model.addAttribute("pages", pages);
+        model.addAttribute("welcome", welcome != null);
         model.addAttribute("member", member);
         model.addAttribute("sizes", SheetSize.values());
         return "sheets/list";
+    }
+
+    private void draw(Card card) {
+        if (!card.drawn() && !card.damaged() && card.awayAt() == null) jobs.add(Thumbnails.NAME, card.id().toString());
     }
 
     @PostMapping("/sheets")
@@ -59,32 +67,32 @@ public class SheetsController {
         } catch (BadInput problem) {
             model.addAttribute("wanted", wanted);
             model.addAttribute("problem", problem);
-            return list(member, model);
+            return list(member, model, "", "", 1, null, null);
         }
     }
 
     @PostMapping("/sheets/{id}/rename")
     String rename(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam String name, Model model) {
-        try {
-            sheets.apply(id, member.id(), sheet -> new RenameSheet(name));
-        } catch (BadInput problem) {
-            model.addAttribute("problem", problem.getMessage());
-        }
-        return fragment(member, id, model);
+        return tried(member, id, model, () -> sheets.apply(id, member.id(), sheet -> new RenameSheet(name)));
     }
 
     @PostMapping("/sheets/{id}/duplicate")
-    String duplicate(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+    String duplicate(@AuthenticationPrincipal Member member, @PathVariable UUID id, Model model) {
         Sheet original = sheets.open(id, member.id()).sheet();
         String name = original.name().length() > 110 ? original.name().substring(0, 110) : original.name();
-        sheets.add(member.id(), original.named(name + " copy"), "Duplicate sheet");
-        return "redirect:/sheets";
+        try {
+            sheets.add(member.id(), original.named(name + " copy"), "Duplicate sheet");
+            return "redirect:/sheets";
+        } catch (BadInput problem) {
+            model.addAttribute("refused", problem.getMessage());
+            return list(member, model, "", "", 1, null, null);
+        }
     }
 
     @PostMapping("/sheets/{id}/put-away")
     String putAway(@AuthenticationPrincipal Member member, @PathVariable UUID id, Model model) {
-        model.addAttribute("card", card(sheets.open(id, member.id())));
         sheets.putAway(id, member.id());
+        model.addAttribute("card", sheets.card(id, member.id()));
         return "sheets/card :: gone";
     }
 
@@ -94,21 +102,52 @@ public class SheetsController {
         return fragment(member, id, model);
     }
 
+    /** Of a sheet that was put away. */
+    @PostMapping("/sheets/{id}/remove")
+    @ResponseBody
+    String remove(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+        sheets.remove(id, member.id());
+        return "";
+    }
+
+    /** Back to the last step that can be read. */
+    @PostMapping("/sheets/{id}/recover")
+    String recover(@AuthenticationPrincipal Member member, @PathVariable UUID id, Model model) {
+        return tried(member, id, model, () -> sheets.recover(id, member.id()));
+    }
+
+    private String tried(Member member, UUID id, Model model, Runnable change) {
+        try {
+            change.run();
+        } catch (BadInput problem) {
+            model.addAttribute("problem", problem.getMessage());
+        }
+        return fragment(member, id, model);
+    }
+
     private String fragment(Member member, UUID id, Model model) {
-        model.addAttribute("card", card(sheets.open(id, member.id())));
+        Card card = sheets.card(id, member.id());
+        draw(card);
+        model.addAttribute("card", card);
         return "sheets/card :: card";
     }
 
     /** The sheet painted small; the address carries the version, so a browser may keep it for ever. */
     @GetMapping("/sheets/{id}/thumbnail")
-    ResponseEntity<byte[]> thumbnail(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
-        Sheet sheet = sheets.open(id, member.id()).sheet();
-        byte[] png = Encoder.png(RasterPainter.small(Scene.of(sheet), THUMBNAIL, pictures.previews(member.id())), 96);
+    ResponseEntity<byte[]> thumbnail(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam(defaultValue = "0") long v) {
+        byte[] png = thumbnails.find(id, member.id(), v).orElseThrow(NotFound::new);
         return ResponseEntity.ok().contentType(MediaType.IMAGE_PNG)
                 .cacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable()).body(png);
     }
 
-    private static Card card(Opened opened) {
-        return new Card(opened.id(), opened.sheet().name(), SheetSize.describe(opened.sheet()), (int) opened.sheet().panels().stream().filter(p -> p.role().takesPictures()).count(), opened.version());
+    /** A thumbnail that there is now. */
+    record Drawn(UUID id, long version, boolean damaged) {}
+
+    /** Those of the sheets that have been drawn, for a page that waits for them. */
+    @PostMapping("/thumbnails")
+    @ResponseBody
+    List<Drawn> drawn(@AuthenticationPrincipal Member member, @RequestParam List<UUID> of) {
+        BadInput.unless(of.size() <= 2 * Listing.PAGE, "of", "That are too many at once.");
+        return thumbnails.drawn(member.id(), of).stream().map(card -> new Drawn(card.id(), card.version(), card.damaged())).toList();
     }
 }

@@ -2,18 +2,34 @@ package plainlantern.studio.shelf;
 
 import java.time.LocalDateTime;
 import java.util.Optional;
+import plainlantern.picture.FileKind;
+import plainlantern.picture.Imported;
 import plainlantern.picture.PictureFile;
 import plainlantern.sheet.Focal;
 import plainlantern.sheet.Foot;
 import plainlantern.sheet.Picture;
 
-/** One row of {@code picture}: facts of an imported file; width and height upright, what is not known is null. */
+/**
+ * One row of {@code picture}: facts of an imported file; width and height upright, what is not known is null.
+ *
+ * @param bytes        of the file
+ * @param readingBytes of memory that decoding it takes; null for pictures of before that was kept
+ */
 public record PictureRow(String sha, String fileKind, int width, int height, LocalDateTime taken, Double focalX, Double focalY,
-                         Double footLeft, Double footRight, Double footDown) {
-    static PictureRow of(String sha, PictureFile file, Optional<Focal> proposed, Optional<Foot> foot) {
+                         Double footLeft, Double footRight, Double footDown, long bytes, Long readingBytes) {
+    private static final int OURS = 4;
+    /** Sixteen bits for each of four channels, ours, and turned. */
+    private static final int WORST = 16;
+    private static final int FETCHED = 3;
+
+    static PictureRow of(String sha, Imported imported, long bytes) {
+        PictureFile file = imported.file();
+        Optional<Focal> proposed = imported.focal();
+        Optional<Foot> foot = imported.foot();
         return new PictureRow(sha, file.kind().name(), file.width(), file.height(), file.taken().orElse(null),
                 proposed.map(Focal::x).orElse(null), proposed.map(Focal::y).orElse(null),
-                foot.map(Foot::left).orElse(null), foot.map(Foot::right).orElse(null), foot.map(Foot::down).orElse(null));
+                foot.map(Foot::left).orElse(null), foot.map(Foot::right).orElse(null), foot.map(Foot::down).orElse(null), bytes,
+                file.reading(1));
     }
 
     /** The picture under a name, as it comes onto a shelf. */
@@ -21,5 +37,23 @@ public record PictureRow(String sha, String fileKind, int width, int height, Loc
         Optional<Focal> focal = focalX == null ? Optional.empty() : Optional.of(new Focal(focalX, focalY, true));
         Optional<Foot> foot = footDown == null ? Optional.empty() : Optional.of(new Foot(footLeft, footRight, footDown));
         return new Picture(sha, name, width, height, focal, Optional.ofNullable(taken), foot, Optional.empty());
+    }
+
+    /** Memory that decoding takes, its sides divided by {@code shrink} where the file allows it, and the file itself as the database hands it out. */
+    long reading(int shrink) {
+        long pixels = (long) width * height;
+        long whole = readingBytes == null ? pixels * WORST : readingBytes;
+        return (shrinks(whole) ? whole / ((long) shrink * shrink) : whole) + FETCHED * bytes;
+    }
+
+    /** Memory that the decoded picture takes. */
+    long held(int shrink) {
+        long pixels = (long) width * height;
+        return pixels * OURS / (shrinks(readingBytes == null ? pixels * WORST : readingBytes) ? (long) shrink * shrink : 1);
+    }
+
+    /** A JPEG that the fast decoder took when it came in is read with no more than its own pixels, turned or not. */
+    private boolean shrinks(long whole) {
+        return fileKind.equals(FileKind.JPEG.name()) && whole <= (long) width * height * (3 + OURS);
     }
 }

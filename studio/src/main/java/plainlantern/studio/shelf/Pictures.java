@@ -1,94 +1,118 @@
 package plainlantern.studio.shelf;
 
 import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.Semaphore;
 import java.util.function.Function;
-import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
+import plainlantern.geometry.BadInput;
 import plainlantern.picture.Backdrop;
 import plainlantern.picture.DecodedPictures;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.FileKind;
 import plainlantern.picture.Footing;
+import plainlantern.picture.Imported;
 import plainlantern.picture.Palette;
-import plainlantern.picture.PictureFile;
 import plainlantern.picture.PictureReader;
 import plainlantern.picture.PictureSource;
-import plainlantern.picture.Previews;
 import plainlantern.picture.Previews.Level;
 import plainlantern.picture.Sha256;
-import plainlantern.picture.Subject;
 import plainlantern.sheet.Cleared;
 import plainlantern.sheet.Colour;
 import plainlantern.sheet.Foot;
 import plainlantern.sheet.Gone;
 import plainlantern.sheet.Picture;
+import plainlantern.studio.quota.Quotas;
+import plainlantern.studio.room.Room;
+import plainlantern.studio.room.Work;
 import plainlantern.studio.web.NotFound;
 
 /** Import of pictures, and reading them back for those who own them. */
 @Service
 public class Pictures {
-    /** Megapixels that may be open at once in this process; a single larger picture takes all. */
-    private static final int OPEN_MEGAPIXELS = 260;
+    /** Memory for a preview that is decoded and worked on. */
+    private static final long PREVIEW = 4L * 3 * Level.LARGE.side() * Level.LARGE.side();
 
     private final PictureStore store;
     private final TransactionTemplate transaction;
-    private final Semaphore room = new Semaphore(OPEN_MEGAPIXELS, true);
+    private final Importers importers;
+    private final Quotas quotas;
+    private final Room room;
 
-    Pictures(PictureStore store, TransactionTemplate transaction) {
+    Pictures(PictureStore store, TransactionTemplate transaction, Importers importers, Quotas quotas, Room room) {
         this.store = store;
         this.transaction = transaction;
+        this.importers = importers;
+        this.quotas = quotas;
+        this.room = room;
+    }
+
+    /** As {@link #add(UUID, String, Path)}, of a file that is in memory. */
+    public Picture add(UUID account, String fileName, byte[] bytes) {
+        try {
+            Path file = Work.file("picture");
+            try {
+                return add(account, fileName, Files.write(file, bytes));
+            } finally {
+                Files.deleteIfExists(file);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /**
      * Imports one file for an account: checks, decodes, makes previews, stores. A file that is there already is only
-     * given to the account. Throws {@link plainlantern.geometry.BadInput} and leaves no trace where it cannot be read.
+     * given to the account. Throws {@link BadInput} and leaves no trace where it cannot be read or the account has no room for it.
      */
-    public Picture add(UUID account, String fileName, byte[] bytes) {
-        PictureFile file = PictureReader.inspect(fileName, bytes);
-        String sha = Sha256.of(bytes);
+    public Picture add(UUID account, String fileName, Path file) throws IOException {
+        long bytes = Files.size(file);
+        BadInput.unless(bytes <= PictureReader.MOST_BYTES, "pictures", String.format(Locale.ROOT, "%s has %.1f MB; at most 80 MB can be imported.", fileName, bytes / 1048576.0));
+        String sha = Sha256.of(file);
+        if (store.owned(account, List.of(sha)).isEmpty()) quotas.pictures(account, bytes);
         Optional<PictureRow> there = store.find(sha);
-        Map<Level, byte[]> previews = there.isPresent() ? Map.of() : previews(fileName, bytes, file);
-        PictureRow row = there.orElseGet(() -> PictureRow.of(sha, file, Subject.of(decoded(previews.get(Level.SMALL))), Footing.of(decoded(previews.get(Level.MEDIUM)))));
-        transaction.executeWithoutResult(status -> {
-            if (there.isEmpty()) store.add(row, kinds(bytes, file, previews));
-            store.own(account, sha);
-        });
+        if (there.isPresent()) return stored(account, fileName, file, there.get(), Optional.empty());
+        Imported imported = importers.read(account, fileName, file);
+        return stored(account, fileName, file, PictureRow.of(sha, imported, bytes), Optional.of(imported));
+    }
+
+    private Picture stored(UUID account, String fileName, Path file, PictureRow row, Optional<Imported> fresh) {
+        try {
+            transaction.executeWithoutResult(status -> {
+                fresh.ifPresent(imported -> store(row, imported, file));
+                store.own(account, row.sha());
+            });
+        } catch (DataIntegrityViolationException gone) {
+            // One that was there a moment ago was removed, as nobody used it.
+            throw new BadInput("pictures", fileName + " did not come in. Bring it once more.");
+        }
         return row.named(nameOf(fileName));
     }
 
-    private Map<Level, byte[]> previews(String fileName, byte[] bytes, PictureFile file) {
-        int megapixels = (int) Math.min(OPEN_MEGAPIXELS, 1 + (long) file.width() * file.height() / 1_000_000);
-        return using(megapixels, () -> Previews.of(PictureReader.decode(fileName, bytes, file)));
+    private void store(PictureRow row, Imported imported, Path file) {
+        Map<String, PictureStore.Data> previews = new LinkedHashMap<>();
+        imported.previews().forEach((level, data) -> previews.put(kind(level), new PictureStore.Data(FileKind.of(data).orElseThrow().mediaType(), data)));
+        try {
+            store.add(row, imported.file().kind().mediaType(), file, previews);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private static BufferedImage decoded(byte[] preview) {
         return PictureReader.decode("preview", preview, PictureReader.inspect("preview", preview));
-    }
-
-    private static Map<String, PictureStore.Data> kinds(byte[] bytes, PictureFile file, Map<Level, byte[]> previews) {
-        Map<String, PictureStore.Data> kinds = new LinkedHashMap<>();
-        kinds.put(PictureStore.ORIGINAL, new PictureStore.Data(file.kind().mediaType(), bytes));
-        previews.forEach((level, data) -> kinds.put(kind(level),
-                new PictureStore.Data(FileKind.of(data).orElseThrow().mediaType(), data)));
-        return kinds;
-    }
-
-    private <T> T using(int megapixels, Supplier<T> work) {
-        room.acquireUninterruptibly(megapixels);
-        try {
-            return work.get();
-        } finally {
-            room.release(megapixels);
-        }
     }
 
     private static String kind(Level level) {
@@ -105,13 +129,27 @@ public class Pictures {
 
     /** The account's own pictures with those ids, under those names; throws {@link Gone} where one is not its own. */
     public List<Picture> owned(UUID account, Map<String, String> namesById) {
-        Map<String, PictureRow> rows = store.owned(account, namesById.keySet()).stream()
-                .collect(Collectors.toMap(PictureRow::sha, Function.identity()));
+        Map<String, PictureRow> rows = rows(account, namesById.keySet());
         return namesById.entrySet().stream().map(entry -> {
             PictureRow row = rows.get(entry.getKey());
             if (row == null) throw new Gone("That picture is not there.");
             return row.named(nameOf(entry.getValue()));
         }).toList();
+    }
+
+    /** Whether the account has that picture, of the size it says. */
+    public boolean has(UUID account, Picture picture) {
+        PictureRow row = rows(account, List.of(picture.id())).get(picture.id());
+        return row != null && row.width() == picture.width() && row.height() == picture.height();
+    }
+
+    /** Takes pictures away from an account that no sheet of its uses. */
+    public void remove(UUID account, Collection<String> shas) {
+        store.disown(account, shas);
+    }
+
+    Map<String, PictureRow> rows(UUID account, Collection<String> shas) {
+        return store.owned(account, shas).stream().collect(Collectors.toMap(PictureRow::sha, Function.identity()));
     }
 
     public PictureStore.Data preview(UUID account, String sha, Level level) {
@@ -120,13 +158,17 @@ public class Pictures {
 
     /** A preview without a plain background. */
     PictureStore.Data cleared(UUID account, String sha, Level level, Cleared clear) {
-        return new PictureStore.Data(FileKind.PNG.mediaType(), Encoder.png(Backdrop.removed(clear, decoded(preview(account, sha, level).data())), 72));
+        byte[] data = preview(account, sha, level).data();
+        return new PictureStore.Data(FileKind.PNG.mediaType(), room.with(account, PREVIEW, () -> Encoder.png(Backdrop.removed(clear, decoded(data)), 72)));
     }
 
     /** Where a picture stands, with that background taken out or none. */
     public Optional<Foot> foot(UUID account, String sha, Optional<Cleared> clear) {
-        BufferedImage picture = decoded(preview(account, sha, Level.MEDIUM).data());
-        return Footing.of(clear.map(c -> Backdrop.removed(c, picture)).orElse(picture));
+        byte[] data = preview(account, sha, Level.MEDIUM).data();
+        return room.with(account, PREVIEW, () -> {
+            BufferedImage picture = decoded(data);
+            return Footing.of(clear.map(c -> Backdrop.removed(c, picture)).orElse(picture));
+        });
     }
 
     /** A picture's leading colours. */
@@ -146,19 +188,32 @@ public class Pictures {
         return store.data(account, sha, PictureStore.ORIGINAL).orElseThrow(NotFound::new).data();
     }
 
+    /** So many bytes of a picture's file from a place on; fewer at its end, none after it. */
+    public byte[] part(UUID account, String sha, long from, int length) {
+        return store.part(account, sha, from, length).orElseThrow(NotFound::new);
+    }
+
     /** For deliveries: full-size pixels from the originals. */
     public PictureSource originals(UUID account) {
-        return new DecodedPictures(sha -> original(account, sha));
+        return new DecodedPictures(sha -> original(account, sha), mostKept());
+    }
+
+    /** Decoded pixels that are kept for one painting. */
+    long mostKept() {
+        return Math.min(DecodedPictures.KEPT, room.most() / 5 / 4);
     }
 
     /** For small drawings: pixels from the smallest preview that has enough of them. */
     public PictureSource previews(UUID account) {
         return (sha, share) -> {
             PictureRow row = store.find(sha).orElseThrow(NotFound::new);
-            double needed = Math.max(row.width(), row.height()) * share;
-            Level level = needed <= Level.SMALL.side() ? Level.SMALL : needed <= Level.MEDIUM.side() ? Level.MEDIUM : Level.LARGE;
-            byte[] data = preview(account, sha, level).data();
+            byte[] data = preview(account, sha, level(row.width(), row.height(), share)).data();
             return PictureReader.decode(sha, data, PictureReader.inspect(sha, data));
         };
+    }
+
+    static Level level(int width, int height, double share) {
+        double needed = Math.max(width, height) * share;
+        return needed <= Level.SMALL.side() ? Level.SMALL : needed <= Level.MEDIUM.side() ? Level.MEDIUM : Level.LARGE;
     }
 }

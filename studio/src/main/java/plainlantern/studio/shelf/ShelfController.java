@@ -1,8 +1,9 @@
 package plainlantern.studio.shelf;
 
 import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Duration;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.http.CacheControl;
@@ -15,12 +16,11 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
-import plainlantern.geometry.BadInput;
-import plainlantern.picture.PictureReader;
 import plainlantern.picture.Previews.Level;
 import plainlantern.sheet.Cleared;
 import plainlantern.sheet.Picture;
 import plainlantern.studio.account.Member;
+import plainlantern.studio.room.Work;
 import plainlantern.studio.web.NotFound;
 
 /** Brings pictures in, one file a request, and shows their previews. */
@@ -35,9 +35,13 @@ public class ShelfController {
     @PostMapping("/pictures")
     Picture add(@AuthenticationPrincipal Member member, @RequestParam MultipartFile file) throws IOException {
         String name = Optional.ofNullable(file.getOriginalFilename()).orElse("picture");
-        BadInput.unless(file.getSize() <= PictureReader.MOST_BYTES, "pictures", String.format(Locale.ROOT,
-                "%s has %.1f MB; at most 80 MB can be imported.", name, file.getSize() / 1048576.0));
-        return pictures.add(member.id(), name, file.getBytes());
+        Path arrived = Work.file("upload");
+        try {
+            file.transferTo(arrived);
+            return pictures.add(member.id(), name, arrived);
+        } finally {
+            Files.deleteIfExists(arrived);
+        }
     }
 
     @GetMapping("/pictures/{sha}/{level}")

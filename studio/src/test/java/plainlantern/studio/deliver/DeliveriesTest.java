@@ -23,13 +23,17 @@ import plainlantern.geometry.Unit;
 import plainlantern.rendering.Delivery;
 import plainlantern.rendering.Format;
 import plainlantern.sheet.Sheet;
+import plainlantern.studio.quota.Quotas;
+import plainlantern.studio.room.Room;
+import plainlantern.studio.shelf.Paints;
 import plainlantern.studio.shelf.Pictures;
 
 /** What becomes of a delivery when something goes wrong; the database and the pictures stand in for all that can. */
 class DeliveriesTest {
     private final DeliveryStore store = mock(DeliveryStore.class);
     private final Pictures pictures = mock(Pictures.class);
-    private final Deliveries deliveries = new Deliveries(store, pictures, mock(TransactionTemplate.class));
+    private final Paints paints = mock(Paints.class);
+    private final Deliveries deliveries = new Deliveries(store, pictures, paints, new Room(1_000_000_000), mock(Quotas.class), mock(TransactionTemplate.class));
     private final UUID id = UUID.randomUUID();
 
     @BeforeEach
@@ -77,11 +81,23 @@ class DeliveriesTest {
 
     @Test
     void whatCannotBeMadeIsRefusedBeforeItIsTaken() {
-        assertThatThrownBy(() -> deliveries.add(order(1200))).isInstanceOf(BadInput.class).hasMessageContaining("megapixels");
-        when(store.open(any())).thenReturn(40);
-        assertThatThrownBy(() -> deliveries.add(order(127))).isInstanceOf(BadInput.class).hasMessageContaining("Let them end first");
-        verify(store, never()).add(any(), any());
-        assertThat(DeliverController.bytes(99_499)).isEqualTo("99 kB");
-        assertThat(DeliverController.bytes(34_560_000)).isEqualTo("34.6 MB");
+        assertThatThrownBy(() -> deliveries.check(order(1200))).isInstanceOf(BadInput.class).hasMessageContaining("megapixels");
+        when(paints.cost(any(), any(), any())).thenReturn(1_400_000_000L);
+        assertThatThrownBy(() -> deliveries.check(order(127))).isInstanceOf(BadInput.class).hasMessageContaining("takes about 1.4 GB of memory; the server has 1.0 GB");
+        assertThat(Quotas.told(99_499)).isEqualTo("99 kB");
+        assertThat(Quotas.told(34_560_000)).isEqualTo("34.6 MB");
+    }
+
+    /** A server that stops in an orderly way, however often, is no failed try: what it painted goes on after its start. */
+    @Test
+    void anOrderlyRestartIsNoFailure() {
+        when(store.begin(id)).thenReturn(Optional.of(2));
+        when(pictures.originals(any())).thenAnswer(call -> {
+            deliveries.stop();
+            throw new IllegalStateException("the pool is closed");
+        });
+        assertThatThrownBy(() -> deliveries.paint(id)).hasMessageContaining("after the restart");
+        verify(store).giveBack(id);
+        verify(store, never()).end(any(), any(), anyString());
     }
 }

@@ -1,0 +1,2 @@
+/** Short work in the background, shared by all nodes. */
+package plainlantern.studio.jobs;

@@ -1,0 +1,76 @@
+package plainlantern.studio.quota;
+
+import java.util.Locale;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import plainlantern.geometry.BadInput;
+
+/** Refuses what an account has no room for, before any work. Each call asks the database, so all nodes count alike. */
+@Service
+public class Quotas {
+    private static final String MAKE_ROOM = " Delete sheets you no longer need, then delete them for good under Deleted sheets.";
+
+    private final Quota quota;
+    private final UsageStore store;
+
+    Quotas(Quota quota, UsageStore store) {
+        this.quota = quota;
+        this.store = store;
+    }
+
+    public Quota quota() {
+        return quota;
+    }
+
+    public Usage usage(UUID account) {
+        return store.of(account);
+    }
+
+    /** Room for pictures of so many bytes more. */
+    public void pictures(UUID account, long more) {
+        long used = usage(account).pictures();
+        BadInput.unless(used + more <= quota.pictures().toBytes(), "pictures", "Your pictures take " + told(used) + " of " + told(quota.pictures().toBytes())
+                + "; " + told(more) + " more do not fit." + MAKE_ROOM);
+    }
+
+    /** Room for one sheet more, its first step of so many bytes. */
+    public void sheet(UUID account, long bytes) {
+        Usage used = usage(account);
+        BadInput.unless(used.sheets() < quota.sheets(), "sheets", "You have " + used.sheets() + " sheets, the most an account holds." + MAKE_ROOM);
+        history(used, bytes);
+    }
+
+    /** Room for steps or versions of so many bytes more. */
+    public void history(UUID account, long more) {
+        history(usage(account), more);
+    }
+
+    private void history(Usage used, long more) {
+        BadInput.unless(used.history() + more <= quota.history().toBytes(), "history", "The steps and versions of your sheets take " + told(used.history())
+                + ", the most an account holds." + MAKE_ROOM);
+    }
+
+    /** Room for so many files more that wait to be made. */
+    public void waiting(UUID account, int more) {
+        Usage used = usage(account);
+        BadInput.unless(used.waiting() + more <= quota.waiting(), "", "There are " + used.waiting() + " files waiting already. Let them end first.");
+        files(used, 1);
+    }
+
+    /** Room for finished files of so many bytes more. */
+    public void files(UUID account, long more) {
+        files(usage(account), more);
+    }
+
+    private void files(Usage used, long more) {
+        BadInput.unless(used.files() + more <= quota.files().toBytes(), "", "Your finished files take " + told(used.files()) + " of " + told(quota.files().toBytes())
+                + ". Remove some of them from the lists in Hand over, or wait: each goes after seven days.");
+    }
+
+    /** "3.4 MB". */
+    public static String told(long bytes) {
+        if (bytes < 100_000) return (bytes == 0 ? 0 : Math.max(1, Math.round(bytes / 1000.0))) + " kB";
+        if (bytes < 1_000_000_000) return String.format(Locale.ROOT, bytes < 100_000_000 ? "%.1f MB" : "%.0f MB", bytes / 1e6);
+        return String.format(Locale.ROOT, "%.1f GB", bytes / 1e9);
+    }
+}

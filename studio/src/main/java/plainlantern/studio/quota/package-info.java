@@ -1,0 +1,2 @@
+/** What an account may hold, what it holds, and how full that is. */
+package plainlantern.studio.quota;

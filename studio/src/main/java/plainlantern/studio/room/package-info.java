@@ -1,0 +1,2 @@
+/** Memory and processes that are shared out fairly between accounts. */
+package plainlantern.studio.room;

@@ -1,0 +1,36 @@
+package plainlantern.studio.sheets;
+
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** The table {@code thumbnail}: each sheet painted small, once for a version. */
+@Repository
+class ThumbnailStore {
+    private final JdbcClient db;
+
+    ThumbnailStore(JdbcClient db) {
+        this.db = db;
+    }
+
+    /** The thumbnail of exactly that version. */
+    Optional<byte[]> find(UUID sheet, UUID account, long version) {
+        return db.sql("""
+                select t.png from thumbnail t join sheet s on s.id = t.sheet_id
+                where t.sheet_id = :sheet and s.account_id = :account and t.version = :version and t.png is not null
+                """).param("sheet", sheet).param("account", account).param("version", version).query((row, n) -> row.getBytes(1)).optional();
+    }
+
+    boolean has(UUID sheet, long version) {
+        return db.sql("select count(*) from thumbnail where sheet_id = :sheet and version >= :version").param("sheet", sheet).param("version", version).query(Integer.class).single() == 1;
+    }
+
+    /** @param png null where that version cannot be painted */
+    void put(UUID sheet, long version, byte[] png) {
+        db.sql("""
+                insert into thumbnail (sheet_id, version, png) values (:sheet, :version, :png)
+                on conflict (sheet_id) do update set version = excluded.version, png = excluded.png where thumbnail.version < excluded.version
+                """).param("sheet", sheet).param("version", version).param("png", png, java.sql.Types.BINARY).update();
+    }
+}

@@ -1,0 +1,126 @@
+package plainlantern.studio.shelf;
+
+import java.awt.image.BufferedImage;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import org.springframework.stereotype.Service;
+import plainlantern.geometry.Box;
+import plainlantern.geometry.Unit;
+import plainlantern.picture.DecodedPictures;
+import plainlantern.picture.PictureSource;
+import plainlantern.picture.Previews.Level;
+import plainlantern.rendering.Cost;
+import plainlantern.rendering.Delivery;
+import plainlantern.rendering.RasterPainter;
+import plainlantern.scene.Page;
+import plainlantern.scene.Scene;
+import plainlantern.scene.Scene.PictureLayer;
+import plainlantern.studio.room.Room;
+
+/** Paintings of sheets for an account that waits for them, each with the memory it takes. */
+@Service
+public class Paints {
+    /** What a look at a caption's place takes, about. */
+    private static final long LOOK = 48L << 20;
+
+    private final Pictures pictures;
+    private final Room room;
+
+    Paints(Pictures pictures, Room room) {
+        this.pictures = pictures;
+        this.room = room;
+    }
+
+    /** The whole sheet from previews, its longer side so many pixels. */
+    public BufferedImage small(UUID account, Scene scene, double side) {
+        return room.with(account, Cost.small(scene, side, previews()), () -> RasterPainter.small(scene, side, pictures.previews(account)));
+    }
+
+    /** A part of the sheet from previews. */
+    public BufferedImage part(UUID account, Scene scene, Box box, double ppi) {
+        return room.with(account, Cost.part(scene, box, ppi, previews()), () -> RasterPainter.part(scene, box, ppi, pictures.previews(account)));
+    }
+
+    /** The pixels of a delivery, from the originals, as {@link RasterPainter#pixels} has them. */
+    public BufferedImage pixels(UUID account, Scene scene, double ppi, int left, int top, int across, int down) {
+        double pixel = Unit.MM_PER_INCH / ppi;
+        long cost = Cost.part(scene, new Box(left * pixel, top * pixel, across * pixel, down * pixel), ppi, originals(account, List.of(scene)));
+        return room.with(account, cost, () -> RasterPainter.pixels(scene, ppi, left, top, across, down, pictures.originals(account)));
+    }
+
+    /** Small looks at a sheet. */
+    public <T> T look(UUID account, Function<PictureSource, T> work) {
+        return room.with(account, LOOK, () -> work.apply(pictures.previews(account)));
+    }
+
+    /** Looks at a few small squares of a delivery, from the originals. */
+    public <T> T sampled(UUID account, Delivery delivery, List<Page> pages, Function<PictureSource, T> work) {
+        return room.with(account, Cost.sampling(delivery, pages, originals(account, scenes(pages))), () -> work.apply(pictures.originals(account)));
+    }
+
+    /** What a delivery takes, bytes. */
+    public long cost(UUID account, Delivery delivery, List<Page> pages) {
+        return Cost.delivery(delivery, pages, originals(account, scenes(pages)));
+    }
+
+    private static List<Scene> scenes(List<Page> pages) {
+        return pages.stream().map(Page::scene).toList();
+    }
+
+    private Cost.Pictures originals(UUID account, List<Scene> scenes) {
+        Set<String> ids = new HashSet<>();
+        for (Scene scene : scenes) {
+            for (Scene.Item item : scene.items()) ids(item, ids);
+            scene.paper().ifPresent(paper -> ids(paper, ids));
+        }
+        Map<String, PictureRow> rows = pictures.rows(account, ids);
+        return new Cost.Pictures() {
+            @Override
+            public long reading(PictureLayer picture, double share) {
+                PictureRow row = rows.get(picture.picture());
+                return row == null ? 0 : row.reading(DecodedPictures.shrink(share));
+            }
+
+            @Override
+            public long held(PictureLayer picture, double share) {
+                PictureRow row = rows.get(picture.picture());
+                return row == null ? 0 : row.held(DecodedPictures.shrink(share));
+            }
+
+            @Override
+            public long mostHeld() {
+                return pictures.mostKept() * 4;
+            }
+        };
+    }
+
+    private static void ids(Scene.Item item, Set<String> ids) {
+        for (Scene.Layer layer : item.layers()) if (layer instanceof PictureLayer picture) ids.add(picture.picture());
+    }
+
+    /** Previews are read whenever they are needed and not kept. */
+    private static Cost.Pictures previews() {
+        return new Cost.Pictures() {
+            @Override
+            public long reading(PictureLayer picture, double share) {
+                return 2 * held(picture, share);
+            }
+
+            @Override
+            public long held(PictureLayer picture, double share) {
+                Level level = Pictures.level(picture.width(), picture.height(), share);
+                double smaller = Math.min(1, (double) level.side() / Math.max(picture.width(), picture.height()));
+                return (long) (4 * smaller * smaller * picture.width() * picture.height());
+            }
+
+            @Override
+            public long mostHeld() {
+                return 0;
+            }
+        };
+    }
+}
