@@ -8,7 +8,7 @@ trap 'kill $STUDIO 2>/dev/null || true; stop_db "$BENCH/db"; rm -rf "$BENCH"' EX
 chmod 755 "$BENCH"
 start_db "$BENCH/db"
 PORT=$(free_port 8180)
-LANTERN_PORT=$PORT java -jar "$APP/studio-0.1.0.jar" >"$BENCH/log" 2>&1 &
+LANTERN_PORT=$PORT java "$(heap 2048)" -jar "$APP/studio-0.1.0.jar" >"$BENCH/log" 2>&1 &
 STUDIO=$!
 until curl -fs -o /dev/null "http://127.0.0.1:$PORT/sign-in"; do sleep 0.5; done
 
@@ -27,11 +27,11 @@ kill $STUDIO; wait $STUDIO 2>/dev/null || true
 
 # A3 at 300 ppi: 4961 x 3508 px, twelve panels of 1134 x 1045 px with gaps of 71 px.
 cat >"$BENCH/ours" <<E
-cd "$HERE" && exec java $RENDER_OPTIONS -cp "$APP/lib/*" plainlantern.bundle.RenderCommand "$BENCH/twelve.lantern.zip" --format png --ppi 300 --out "$BENCH/ours.png"
+cd "$HERE" && exec java $(heap 4096) $RENDER_OPTIONS -cp "$APP/lib/*" plainlantern.bundle.RenderCommand "$BENCH/twelve.lantern.zip" --format png --ppi 300 --out "$BENCH/ours.png"
 E
 for sheet in sixty shadowed; do
   cat >"$BENCH/$sheet" <<E
-cd "$HERE" && exec java $RENDER_OPTIONS -cp "$APP/lib/*" plainlantern.bundle.RenderCommand "$BENCH/$sheet.lantern.zip" --format png --ppi 300 --out "$BENCH/$sheet.png"
+cd "$HERE" && exec java $(heap 4096) $RENDER_OPTIONS -cp "$APP/lib/*" plainlantern.bundle.RenderCommand "$BENCH/$sheet.lantern.zip" --format png --ppi 300 --out "$BENCH/$sheet.png"
 E
 done
 cat >"$BENCH/libvips" <<'E'

@@ -22,7 +22,7 @@ import plainlantern.studio.shelf.Pictures;
 
 /** The whole application on a real PostgreSQL, with a fresh account for each test. */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT, properties = "lantern.throttle.sign-ups=1000000")
-abstract class StudioTest {
+public abstract class StudioTest {
     @Autowired
     protected AccountStore accounts;
     @Autowired
@@ -32,7 +32,7 @@ abstract class StudioTest {
     protected Member member;
 
     @BeforeEach
-    void account() {
+    protected void account() {
         member = newMember();
     }
 

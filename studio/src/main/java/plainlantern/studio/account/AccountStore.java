@@ -37,8 +37,13 @@ public class AccountStore {
         db.sql("update account set password_hash = :hash where id = :id").param("hash", passwordHash).param("id", account).update();
     }
 
+    /** Gives an account another name to sign in with. */
+    public void rename(UUID account, String signIn) {
+        db.sql("update account set sign_in = :sign_in where id = :id").param("sign_in", signIn).param("id", account).update();
+    }
+
     /** Nobody can sign in any more; what the account holds goes little by little. */
-    void erase(UUID account) {
+    public void erase(UUID account) {
         db.sql("update account set erased_at = now(), name = '', sign_in = 'erased ' || id, password_hash = '' where id = :id").param("id", account).update();
     }
 }

@@ -14,7 +14,6 @@ import plainlantern.sheet.Picture;
 import plainlantern.studio.account.AccountStore;
 import plainlantern.studio.account.Member;
 import plainlantern.studio.shelf.Pictures;
-import plainlantern.studio.sheets.SheetStore;
 import plainlantern.studio.sheets.Sheets;
 
 /** Makes the demo account with its pictures and sheets, once. */
@@ -22,28 +21,32 @@ import plainlantern.studio.sheets.Sheets;
 @ConditionalOnProperty(name = "lantern.demo", havingValue = "true")
 class DemoSetup implements ApplicationRunner {
     static final String ACCOUNT = "Kelder Bay Tide Mill";
+    /** What the account signs in as until all of it is there. */
+    private static final String UNFINISHED = ACCOUNT + ", being set up";
     private static final Logger LOG = LoggerFactory.getLogger(DemoSetup.class);
 
     private final AccountStore accounts;
     private final PasswordEncoder passwords;
     private final Pictures pictures;
     private final Sheets sheets;
-    private final SheetStore rows;
 
-    DemoSetup(AccountStore accounts, PasswordEncoder passwords, Pictures pictures, Sheets sheets, SheetStore rows) {
+    DemoSetup(AccountStore accounts, PasswordEncoder passwords, Pictures pictures, Sheets sheets) {
         this.accounts = accounts;
         this.passwords = passwords;
         this.pictures = pictures;
         this.sheets = sheets;
-        this.rows = rows;
     }
 
     @Override
     public void run(ApplicationArguments args) {
-        // Nobody knows this password: the demo is entered by its button.
-        Member member = accounts.find(ACCOUNT)
-                .orElseGet(() -> accounts.add(ACCOUNT, ACCOUNT, passwords.encode(UUID.randomUUID().toString())));
-        if (rows.latest(member.id(), 1).isEmpty()) make(member);
+        if (accounts.find(ACCOUNT).isEmpty()) {
+            // One that was interrupted is begun anew; its pictures are there already.
+            accounts.find(UNFINISHED).ifPresent(member -> accounts.erase(member.id()));
+            // Nobody knows this password: the demo is entered by its button.
+            Member member = accounts.add(ACCOUNT, UNFINISHED, passwords.encode(UUID.randomUUID().toString()));
+            make(member);
+            accounts.rename(member.id(), ACCOUNT);
+        }
         LOG.info("Demo is ready.");
     }
 
