@@ -1,6 +1,7 @@
 package plainlantern.bundle;
 
 import java.io.Closeable;
+import java.io.EOFException;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -85,6 +86,9 @@ public final class Bundle implements Closeable {
         }
         try {
             return new Bundle(zip, Files.size(file));
+        } catch (ZipException | EOFException e) {
+            zip.close();
+            throw new BadInput("bundle", "This bundle is cut off or damaged.");
         } catch (IOException | RuntimeException e) {
             zip.close();
             throw e;
@@ -124,7 +128,7 @@ public final class Bundle implements Closeable {
                 digest.update(piece, 0, read);
                 out.write(piece, 0, read);
             }
-        } catch (ZipException e) {
+        } catch (ZipException | EOFException e) {
             throw new BadInput("bundle", "A picture in the bundle is damaged: " + picture.name() + ".");
         }
         BadInput.unless(HexFormat.of().formatHex(digest.digest()).equals(picture.id()), "bundle", "A picture in the bundle was changed: " + picture.name() + ".");

@@ -12,6 +12,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.zip.ZipEntry;
@@ -123,6 +124,9 @@ class BundleTest {
         try (Bundle bundle = Bundle.open(bomb)) {
             assertThatThrownBy(() -> bundle.extract(PICTURE, folder.resolve("none"))).isInstanceOf(BadInput.class).hasMessageContaining("packed far more tightly");
         }
+        byte[] damaged = Files.readAllBytes(file);
+        Arrays.fill(damaged, 60, 400, (byte) 0xFF);
+        assertThatThrownBy(() -> Bundle.open(Files.write(folder.resolve("damaged.zip"), damaged))).isInstanceOf(BadInput.class).hasMessageContaining("damaged");
         byte[] bytes = Files.readAllBytes(bomb);
         bytes[bytes.length - 22 + 15] = 1;
         assertThatThrownBy(() -> Bundle.open(Files.write(folder.resolve("long.zip"), bytes))).isInstanceOf(BadInput.class).hasMessageContaining("too many files");

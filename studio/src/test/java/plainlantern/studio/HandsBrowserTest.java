@@ -211,7 +211,7 @@ class HandsBrowserTest extends Browsed {
         page.keyboard().press("5");
         assertThat(page.locator("#faults")).isVisible();
         page.goBack();
-        page.waitForURL("**/sheets");
+        page.waitForURL("**/sheets?welcome");
     }
 
     /**

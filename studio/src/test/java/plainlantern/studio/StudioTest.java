@@ -48,7 +48,11 @@ public abstract class StudioTest {
 
     /** Asks again and again until the answer is as wanted, for half a minute at most. */
     protected static <T> T until(Callable<T> asked, Predicate<T> wanted) throws Exception {
-        for (int tries = 0; tries < 300; tries++) {
+        return until(asked, wanted, 30);
+    }
+
+    protected static <T> T until(Callable<T> asked, Predicate<T> wanted, int seconds) throws Exception {
+        for (int tries = 0; tries < 10 * seconds; tries++) {
             T answer = asked.call();
             if (wanted.test(answer)) return answer;
             Thread.sleep(100);

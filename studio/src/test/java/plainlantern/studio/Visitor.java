@@ -1,5 +1,6 @@
 package plainlantern.studio;
 
+import java.io.InputStream;
 import java.net.CookieManager;
 import java.net.URI;
 import java.net.URLEncoder;
@@ -38,6 +39,11 @@ final class Visitor {
         Matcher found = Pattern.compile("name=\"(?:csrf|_csrf)\" (?:content|value)=\"([^\"]+)\"").matcher(answer.body());
         if (found.find()) token = found.group(1);
         return answer;
+    }
+
+    /** An answer as it comes in. */
+    InputStream open(String path) throws Exception {
+        return client.send(HttpRequest.newBuilder(URI.create(base + path)).build(), BodyHandlers.ofInputStream()).body();
     }
 
     HttpResponse<String> get(String path) throws Exception {

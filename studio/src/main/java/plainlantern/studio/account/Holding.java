@@ -1,6 +1,7 @@
 package plainlantern.studio.account;
 
 import java.util.List;
+import java.util.Locale;
 import plainlantern.studio.quota.Quota;
 import plainlantern.studio.quota.Quotas;
 import plainlantern.studio.quota.Usage;
@@ -12,8 +13,8 @@ import plainlantern.studio.quota.Usage;
  */
 public record Holding(String what, String used, String most, double share) {
     static List<Holding> of(Usage usage, Quota quota) {
-        return List.of(bytes("Pictures", usage.pictures(), quota.pictures().toBytes()), number("Sheets, deleted ones included", usage.sheets(), quota.sheets()),
-                bytes("Steps and versions of all sheets", usage.history(), quota.history().toBytes()), bytes("Finished files", usage.files(), quota.files().toBytes()),
+        return List.of(bytes("Pictures", usage.pictures(), quota.pictureBytes()), number("Sheets, deleted ones included", usage.sheets(), quota.sheets()),
+                bytes("Steps and versions of all sheets", usage.history(), quota.historyBytes()), bytes("Finished files", usage.files(), quota.fileBytes()),
                 number("Files waiting to be made", usage.waiting(), quota.waiting()));
     }
 
@@ -22,7 +23,7 @@ public record Holding(String what, String used, String most, double share) {
     }
 
     private static Holding number(String what, long used, long most) {
-        return new Holding(what, Long.toString(used), Long.toString(most), share(used, most));
+        return new Holding(what, String.format(Locale.ROOT, "%,d", used), String.format(Locale.ROOT, "%,d", most), share(used, most));
     }
 
     private static double share(long used, long most) {

@@ -2,10 +2,10 @@ package plainlantern.studio.quota;
 
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.boot.context.properties.bind.DefaultValue;
-import org.springframework.util.unit.DataSize;
 
 /**
- * What one account may hold. Each component is a setting: {@code lantern.quota.sheets}, or LANTERN_QUOTA_SHEETS in the environment.
+ * What one account may hold, files in megabytes of 1,000,000 bytes. Each component is a setting: {@code lantern.quota.sheets}, or LANTERN_QUOTA_SHEETS in
+ * the environment.
  *
  * @param pictures     of all its pictures' files
  * @param sheets       in number, those put away included
@@ -15,5 +15,23 @@ import org.springframework.util.unit.DataSize;
  * @param waiting      files in number that wait or are being made
  */
 @ConfigurationProperties("lantern.quota")
-public record Quota(@DefaultValue("20GB") DataSize pictures, @DefaultValue("10000") int sheets, @DefaultValue("4GB") DataSize history,
-        @DefaultValue("64MB") DataSize sheetHistory, @DefaultValue("20GB") DataSize files, @DefaultValue("40") int waiting) {}
+public record Quota(@DefaultValue("20000") long pictures, @DefaultValue("10000") int sheets, @DefaultValue("4000") long history,
+        @DefaultValue("64") long sheetHistory, @DefaultValue("20000") long files, @DefaultValue("40") int waiting) {
+    private static final long MEGABYTE = 1_000_000;
+
+    public long pictureBytes() {
+        return pictures * MEGABYTE;
+    }
+
+    public long historyBytes() {
+        return history * MEGABYTE;
+    }
+
+    public long sheetHistoryBytes() {
+        return sheetHistory * MEGABYTE;
+    }
+
+    public long fileBytes() {
+        return files * MEGABYTE;
+    }
+}

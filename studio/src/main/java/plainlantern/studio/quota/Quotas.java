@@ -29,7 +29,7 @@ public class Quotas {
     /** Room for pictures of so many bytes more. */
     public void pictures(UUID account, long more) {
         long used = usage(account).pictures();
-        BadInput.unless(used + more <= quota.pictures().toBytes(), "pictures", "Your pictures take " + told(used) + " of " + told(quota.pictures().toBytes())
+        BadInput.unless(used + more <= quota.pictureBytes(), "pictures", "Your pictures take " + told(used) + " of " + told(quota.pictureBytes())
                 + "; " + told(more) + " more do not fit." + MAKE_ROOM);
     }
 
@@ -46,7 +46,7 @@ public class Quotas {
     }
 
     private void history(Usage used, long more) {
-        BadInput.unless(used.history() + more <= quota.history().toBytes(), "history", "The steps and versions of your sheets take " + told(used.history())
+        BadInput.unless(used.history() + more <= quota.historyBytes(), "history", "The steps and versions of your sheets take " + told(used.history())
                 + ", the most an account holds." + MAKE_ROOM);
     }
 
@@ -63,7 +63,7 @@ public class Quotas {
     }
 
     private void files(Usage used, long more) {
-        BadInput.unless(used.files() + more <= quota.files().toBytes(), "", "Your finished files take " + told(used.files()) + " of " + told(quota.files().toBytes())
+        BadInput.unless(used.files() + more <= quota.fileBytes(), "", "Your finished files take " + told(used.files()) + " of " + told(quota.fileBytes())
                 + ". Remove some of them from the lists in Hand over, or wait: each goes after seven days.");
     }
 

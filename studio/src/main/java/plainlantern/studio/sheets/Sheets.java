@@ -178,7 +178,7 @@ public class Sheets {
             quotas.history(account, document.bytes());
             int head = row.head() + 1;
             long grown = revisions.put(row.id(), head, edited.title(), document, KEPT);
-            long most = quotas.quota().sheetHistory().toBytes();
+            long most = quotas.quota().sheetHistoryBytes();
             if (now.bytes() + grown > most) grown -= revisions.lighten(row.id(), head, most);
             shelved.add(row.id(), account, document.pictures());
             return Optional.of(pointed(at, head, document.sheet(), grown));
