@@ -34,7 +34,10 @@ export async function ask(path, { limit = LIMIT, ...options } = {}) {
         headers: { Accept: "application/json, text/html", "X-CSRF-TOKEN": csrf, ...options.headers } });
     if (response.status === 401 || response.status === 403)
       throw { said: { message: "You are signed out. Reload the page to sign in again." } };
-    if ([502, 503, 504].includes(response.status)) throw new Error("away");
+    if ([502, 503, 504].includes(response.status)) {
+      const { message } = await response.json().catch(() => ({}));
+      throw { said: { lost: true, message: message || "The server does not answer." } };
+    }
     if (response.status === 204) return null;
     const answer = (response.headers.get("Content-Type") || "").includes("json") ? await response.json() : await response.text();
     if (!response.ok) throw { said: { field: "", message: "Something went wrong on the server.", ...answer, status: response.status } };

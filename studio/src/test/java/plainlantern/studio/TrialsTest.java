@@ -20,6 +20,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.TreeMap;
 import java.util.UUID;
@@ -37,9 +38,13 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import plainlantern.editing.EditReader;
+import plainlantern.editing.LayOut;
+import plainlantern.fitting.Dealing;
 import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Unit;
+import plainlantern.pattern.EvenGrid;
 import plainlantern.picture.Encoder;
+import plainlantern.sheet.Margins;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
@@ -292,6 +297,72 @@ class TrialsTest extends StudioTest {
                 told("10,000 sheets, %s: median %.0f ms, slowest of 20 %.0f ms, %d kB", page, times.get(10), times.get(19), visitor.get(page).body().length() / 1000);
                 assertThat(times.get(10)).isLessThan(200);
             }
+        }
+    }
+
+    /** A hundred designers, each with a sheet of fifty panels and a second's thought between edits, ten of whom bring 24-megapixel photos as well. */
+    @Test
+    void manyDesigners() throws Exception {
+        try (Node node = new Node(List.of("-Xmx1g"), Map.of())) {
+            node.ready();
+            List<Visitor> designers = new ArrayList<>();
+            List<UUID> own = new ArrayList<>();
+            for (int i = 0; i < 100; i++) {
+                designers.add(member(node, "Designer"));
+                own.add(sheets.add(member.id(), LayOut.replacing(new EvenGrid(5, 10, 2, 2), new Margins(5, 5, 5, 5)).apply(Sheet.empty("Wall", Unit.MM, 420, 297, 300)), "New sheet"));
+                designers.get(i).get("/sheets/" + own.get(i));
+            }
+            long end = System.nanoTime() + 60_000_000_000L;
+            List<Double> edits = Collections.synchronizedList(new ArrayList<>());
+            List<Double> uploads = Collections.synchronizedList(new ArrayList<>());
+            List<Callable<Integer>> work = new ArrayList<>();
+            for (int i = 0; i < 100; i++) {
+                Visitor designer = designers.get(i);
+                UUID sheet = own.get(i);
+                if (i < 10) {
+                    byte[] photo = jpeg(6000, 4000, 3 * i);
+                    work.add(() -> {
+                        int n = 0;
+                        for (; System.nanoTime() < end; n++) {
+                            photo[photo.length - 3 - n] ^= 1;
+                            long began = System.nanoTime();
+                            if (upload(designer, "photo.jpg", photo).statusCode() == 200) uploads.add(seconds(began));
+                        }
+                        return n;
+                    });
+                }
+                work.add(() -> {
+                    int n = 0;
+                    for (; System.nanoTime() < end; n++) {
+                        long began = System.nanoTime();
+                        assertThat(designer.json("/sheets/" + sheet + "/edits", "{'edit':{'kind':'move-panels','panels':['p7'],'dx':0.01,'dy':0},'stage':'arrange','selected':['p7'],'version':" + (n + 1) + "}").statusCode()).isEqualTo(200);
+                        edits.add(seconds(began) * 1000);
+                        Thread.sleep(1000);
+                    }
+                    return n;
+                });
+            }
+            atOnce(work);
+            edits.sort(null);
+            uploads.sort(null);
+            told("100 designers for a minute: %d edits, median %.0f ms, 95 of 100 below %.0f ms, slowest %.0f ms; beside them %d uploads of 24 megapixels, median %.1f s", edits.size(), edits.get(edits.size() / 2),
+                    edits.get(edits.size() * 95 / 100), edits.get(edits.size() - 1), uploads.size(), uploads.isEmpty() ? 0 : uploads.get(uploads.size() / 2));
+        }
+    }
+
+    /** Forty panels and two thousand pictures dealt. */
+    @Test
+    void dealing() {
+        Random random = new Random(9);
+        List<Picture> shelf = new ArrayList<>();
+        for (int i = 0; i < 2000; i++) shelf.add(new Picture(String.format("%064x", i), "p" + i, 1000 + random.nextInt(5000), 1000 + random.nextInt(5000), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty()));
+        Sheet wall = LayOut.replacing(new EvenGrid(5, 8, 2, 2), new Margins(5, 5, 5, 5)).apply(Sheet.empty("Wall", Unit.MM, 420, 297, 300).withShelf(shelf));
+        var memory = (com.sun.management.ThreadMXBean) java.lang.management.ManagementFactory.getThreadMXBean();
+        for (int i = 0; i < 3; i++) {
+            long before = memory.getCurrentThreadAllocatedBytes();
+            long began = System.nanoTime();
+            int dealt = Dealing.deal(wall.panels(), wall.shelf(), 300, false, Dealing.Use.ONCE).size();
+            told("%d panels and 2000 pictures dealt in %.0f ms, %.0f MB taken on the way", dealt, seconds(began) * 1000, (memory.getCurrentThreadAllocatedBytes() - before) / 1e6);
         }
     }
 

@@ -14,6 +14,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
@@ -35,6 +36,7 @@ import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.AbstractMockHttpServletRequestBuilder;
 import org.springframework.test.web.servlet.setup.MockMvcBuilders;
 import org.springframework.web.context.WebApplicationContext;
+import plainlantern.bundle.BundleWriter;
 import plainlantern.editing.FillPanels;
 import plainlantern.editing.LayOut;
 import plainlantern.editing.ShelvePictures;
@@ -321,6 +323,25 @@ class WebTest extends StudioTest {
         UUID copy = UUID.fromString(made.replace("/sheets/", ""));
         assertThat(sheets.open(copy, member.id()).sheet().users(picture.id())).hasSize(2);
         assertThat(ask(get("/pictures/" + picture.id() + "/small")).getStatus()).isEqualTo(200);
+    }
+
+    /** A bundle whose second picture is damaged leaves nothing of its first one behind, and says what is wrong. */
+    @Test
+    void aBundleComesInWholeOrNotAtAll() throws Exception {
+        Picture second = pictures.add(member.id(), "High water.jpg", jpeg(300, 200, 40));
+        Sheet two = sheets.open(id, member.id()).sheet().withShelf(List.of(picture, second));
+        ByteArrayOutputStream zip = new ByteArrayOutputStream();
+        BundleWriter.write(two, sha -> new ByteArrayInputStream(sha.equals(second.id()) ? new byte[] {1, 2, 3} : jpeg(900, 600, 220)), zip);
+        member = newMember();
+        MockHttpServletResponse begun = ask(multipart("/bundles").file(new MockMultipartFile("file", "card.zip", "application/zip", zip.toByteArray())));
+        String address = answer(begun).path("address").asString("");
+        assertThat(until(() -> answer(ask(get(address))).path("failed").asString(""), said -> !said.isEmpty())).contains("was changed: High water");
+        assertThat(ask(get("/pictures/" + picture.id() + "/small")).getStatus()).isEqualTo(404);
+        assertThat(ask(get("/sheets")).getContentAsString()).contains("No sheets yet");
+        byte[] cut = Arrays.copyOf(zip.toByteArray(), zip.size() / 2);
+        MockHttpServletResponse refused = ask(multipart("/bundles").file(new MockMultipartFile("file", "card.zip", "application/zip", cut)));
+        assertThat(refused.getStatus()).isEqualTo(422);
+        assertThat(answer(refused).path("message").asString("")).contains("damaged");
     }
 
     @Test
