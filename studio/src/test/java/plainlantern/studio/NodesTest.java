@@ -65,6 +65,7 @@ class NodesTest extends StudioTest {
             }
             over[0] = true;
             int made = editing.get();
+            System.out.println(kills + " kills, " + made + " edits answered");
             assertThat(kills).isGreaterThan(2);
             assertThat(made).isGreaterThan(kills);
             assertThat(sheets.open(id, member.id()).sheet().panel("p1").seat().centre().x()).isEqualTo(before + 0.25 * made);

@@ -192,14 +192,16 @@ class TrialsTest extends StudioTest {
         for (Map.Entry<String, byte[]> file : slow.entrySet()) {
             List<Callable<String>> same = new ArrayList<>();
             for (int i = 0; i < 3; i++) same.add(() -> brought(attacker, file.getKey(), file.getValue()));
+            byte[] fresh = jpeg(6000, 4000, (int) (System.nanoTime() % 360));
             long began = System.nanoTime();
             Future<List<String>> all = threads.submit(() -> atOnce(same));
             Thread.sleep(1000);
             long mine = System.nanoTime();
-            String photo = brought(member.id(), "photo.jpg", jpeg(6000, 4000, (int) (System.nanoTime() % 360)));
+            String photo = brought(member.id(), "photo.jpg", fresh);
+            double waited = seconds(mine);
             told("%s, %d kB, three at once: %s after %.1f s; a 24-megapixel photo of another account beside them: %s in %.1f s", file.getKey(), file.getValue().length / 1000, all.get().get(0),
-                    seconds(began), photo, seconds(mine));
-            assertThat(seconds(mine)).isLessThan(60);
+                    seconds(began), photo, waited);
+            assertThat(waited).isLessThan(60);
         }
     }
 
