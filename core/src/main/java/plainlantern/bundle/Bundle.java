@@ -106,7 +106,8 @@ public final class Bundle implements Closeable {
         }
         for (int at = tail - END_RECORD; at >= 0; at--) {
             if (end.getInt(at) != 0x06054B50) continue;
-            BadInput.unless(Integer.toUnsignedLong(end.getInt(at + 12)) <= MOST_CONTENTS, "bundle", "This bundle has too many files in it.");
+            BadInput.unless(Integer.toUnsignedLong(end.getInt(at + 12)) <= MOST_CONTENTS, "bundle",
+                    "This bundle has too many files in it.");
             return;
         }
     }
@@ -131,7 +132,8 @@ public final class Bundle implements Closeable {
         } catch (ZipException | EOFException e) {
             throw new BadInput("bundle", "A picture in the bundle is damaged: " + picture.name() + ".");
         }
-        BadInput.unless(HexFormat.of().formatHex(digest.digest()).equals(picture.id()), "bundle", "A picture in the bundle was changed: " + picture.name() + ".");
+        BadInput.unless(HexFormat.of().formatHex(digest.digest()).equals(picture.id()), "bundle", "A picture in the bundle was changed: "
+                + picture.name() + ".");
     }
 
     private void spend(long bytes) {

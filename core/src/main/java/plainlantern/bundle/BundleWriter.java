@@ -22,7 +22,10 @@ public final class BundleWriter {
     /** Enough of a file to know its kind. */
     private static final int HEAD = 16;
 
-    /** {@code originals} opens a picture's file as it was imported; no more than a piece of it is in memory at a time. The stream is left open. */
+    /**
+     * {@code originals} opens a picture's file as it was imported; no more than a piece of it is in memory at a time. The stream is left
+     * open.
+     */
     public static void write(Sheet sheet, Function<String, InputStream> originals, OutputStream to) throws IOException {
         ZipOutputStream zip = new ZipOutputStream(to, StandardCharsets.UTF_8);
         Map<String, Object> head = new LinkedHashMap<>();

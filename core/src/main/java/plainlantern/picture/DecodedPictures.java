@@ -62,7 +62,10 @@ public final class DecodedPictures implements PictureSource {
         return Joined.of(image);
     }
 
-    /** By how much a picture's sides may be divided from the start: what is left to reduce stays above Resample's own blocks, so that the fine filter always has the last word. */
+    /**
+     * By how much a picture's sides may be divided from the start: what is left to reduce stays above Resample's own blocks, so that the
+     * fine filter always has the last word.
+     */
     public static int shrink(double share) {
         return Integer.highestOneBit((int) Math.max(1, Math.min(8, 1 / share / Resample.LEFT_TO_FILTER)));
     }
@@ -71,7 +74,8 @@ public final class DecodedPictures implements PictureSource {
     private void forget() {
         synchronized (kept) {
             long pixels = kept.values().stream().mapToLong(DecodedPictures::pixels).sum();
-            for (Iterator<CompletableFuture<BufferedImage>> oldest = kept.values().iterator(); pixels > most && kept.size() > 1 && oldest.hasNext();) {
+            for (Iterator<CompletableFuture<BufferedImage>> oldest = kept.values().iterator(); pixels > most && kept.size() > 1
+                    && oldest.hasNext();) {
                 long these = pixels(oldest.next());
                 if (these > 0) oldest.remove();
                 pixels -= these;

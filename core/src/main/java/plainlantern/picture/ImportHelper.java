@@ -18,7 +18,8 @@ import plainlantern.sheet.Foot;
 
 /**
  * A process of its own that reads picture files nobody vouches for, one after the other: it may be ended at any time, run out of its own
- * memory or crash in a native decoder, and the application goes on. Asked over standard input for a name and a file, it answers over standard
+ * memory or crash in a native decoder, and the application goes on. Asked over standard input for a name and a file, it answers over
+ * standard
  * output: a byte for how it went, then words or an {@link Imported}.
  */
 public final class ImportHelper {
@@ -66,12 +67,14 @@ public final class ImportHelper {
         to.flush();
     }
 
-    /** What is answered to {@link #ask}; throws {@link BadInput} for a file that was refused, {@link IOException} where the helper ended. */
+    /**
+     * What is answered to {@link #ask}; throws {@link BadInput} for a file that was refused, {@link IOException} where the helper ended.
+     */
     public static Imported answered(String name, DataInputStream from) throws IOException {
         return switch (from.readByte()) {
             case DONE -> read(from);
             case REFUSED -> throw new BadInput("pictures", from.readUTF());
-            case NO_MEMORY -> throw new BadInput("pictures", name + " has more pixels than this server has memory to read. Make it smaller, or save it as JPEG.");
+            case NO_MEMORY -> throw new BadInput("pictures", name + Imported.TOO_LARGE);
             default -> throw new IOException("not an answer");
         };
     }
@@ -108,7 +111,8 @@ public final class ImportHelper {
         Orientation orientation = Orientation.values()[in.readByte()];
         boolean srgb = in.readBoolean();
         String taken = in.readUTF();
-        PictureFile file = new PictureFile(kind, width, height, orientation, srgb, taken.isEmpty() ? Optional.empty() : Optional.of(LocalDateTime.parse(taken)), in.readByte());
+        PictureFile file = new PictureFile(kind, width, height, orientation, srgb, taken.isEmpty() ? Optional.empty()
+                : Optional.of(LocalDateTime.parse(taken)), in.readByte());
         Map<Level, byte[]> previews = new EnumMap<>(Level.class);
         for (int left = in.readByte(); left > 0; left--) {
             Level level = Level.values()[in.readByte()];

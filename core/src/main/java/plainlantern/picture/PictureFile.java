@@ -12,7 +12,8 @@ import java.util.Optional;
  * @param taken      when it was taken, by the camera's clock: EXIF 2.32 tag 0x9003
  * @param pixelBytes that a pixel takes as its decoder gives it
  */
-public record PictureFile(FileKind kind, int width, int height, Orientation orientation, boolean srgb, Optional<LocalDateTime> taken, int pixelBytes) {
+public record PictureFile(FileKind kind, int width, int height, Orientation orientation, boolean srgb,
+        Optional<LocalDateTime> taken, int pixelBytes) {
     private static final int RGB = 3;
     private static final int OURS = 4;
 
@@ -21,15 +22,23 @@ public record PictureFile(FileKind kind, int width, int height, Orientation orie
         return kind == FileKind.JPEG && srgb && FastJpeg.available();
     }
 
-    /** Bytes of the heap that decoding takes at most: the decoder's pixels, ours where they are others, and once more where they are turned upright. */
+    /**
+     * Bytes of the heap that decoding takes at most: the decoder's pixels, ours where they are others, and once more where they are turned
+     * upright.
+     */
     public long reading(int shrink) {
         long turned = orientation == Orientation.TOP_LEFT ? 0 : OURS;
-        return pixels(shrink) * (shrinks() ? RGB + turned : pixelBytes + OURS + turned);
+        return pixels(shrink) * (shrinks() || plain() ? RGB + turned : pixelBytes + OURS + turned);
     }
 
     /** Bytes of the heap that the decoded picture takes at most. */
     public long held(int shrink) {
         return pixels(shrink) * (shrinks() || pixelBytes == RGB ? RGB : OURS);
+    }
+
+    /** Whether it is decoded into our own form at once. */
+    boolean plain() {
+        return kind == FileKind.PNG && pixelBytes == RGB;
     }
 
     private long pixels(int shrink) {

@@ -75,7 +75,8 @@ public final class PictureReader {
             Metadata metadata = metadata(kind, bytes);
             Orientation orientation = orientation(metadata);
             boolean swap = orientation.swapsSides();
-            return new PictureFile(kind, swap ? height : width, swap ? width : height, orientation, srgb(metadata), taken(metadata), pixelBytes(reader));
+            return new PictureFile(kind, swap ? height : width, swap ? width : height, orientation, srgb(metadata), taken(metadata),
+                    pixelBytes(reader));
         });
     }
 
@@ -106,12 +107,10 @@ public final class PictureReader {
         return file.orientation().upright(Srgb.bytes(stored));
     }
 
-    /** A PNG without transparency is decoded into our own form at once, which spares a copy of all its pixels. */
+    /** A PNG of three bytes a pixel is decoded into our own form at once, which spares a copy of all its pixels. */
     private static ImageReadParam plainly(PictureFile file, ImageReader reader) throws IOException {
         ImageReadParam param = reader.getDefaultReadParam();
-        ImageTypeSpecifier raw = file.kind() == FileKind.PNG ? reader.getRawImageType(0) : null;
-        boolean plain = raw != null && raw.getNumBands() == 3 && raw.getBitsPerBand(0) == 8 && raw.getColorModel().getColorSpace().isCS_sRGB() && !raw.getColorModel().hasAlpha();
-        if (plain) param.setDestination(new BufferedImage(reader.getWidth(0), reader.getHeight(0), BufferedImage.TYPE_3BYTE_BGR));
+        if (file.plain()) param.setDestination(new BufferedImage(reader.getWidth(0), reader.getHeight(0), BufferedImage.TYPE_3BYTE_BGR));
         return param;
     }
 

@@ -13,7 +13,10 @@ import plainlantern.scene.Scene;
 import plainlantern.scene.Scene.Item;
 import plainlantern.scene.Scene.PictureLayer;
 
-/** How many bytes of memory a painting takes at most, before it is begun: its page, the elements that are painted at once, and the pictures that are open. */
+/**
+ * How many bytes of memory a painting takes at most, before it is begun: its page, the elements that are painted at once, and the pictures
+ * that are open.
+ */
 public final class Cost {
     /** A pixel of a page, and what its encoder holds of it. */
     private static final int PAGE = 4;

@@ -109,7 +109,8 @@ class BundleTest {
         Path swapped = zip(Map.of("sheet.json", document(), "pictures/" + PICTURE.id() + ".jpg", "another picture"));
         try (Bundle bundle = Bundle.open(swapped)) {
             assertThatThrownBy(() -> bundle.original(PICTURE.id())).isInstanceOf(BadInput.class).hasMessageContaining("was changed: Low water");
-            assertThatThrownBy(() -> bundle.extract(PICTURE, folder.resolve("none"))).isInstanceOf(BadInput.class).hasMessageContaining("was changed: Low water");
+            assertThatThrownBy(() -> bundle.extract(PICTURE, folder.resolve("none"))).isInstanceOf(BadInput.class)
+                    .hasMessageContaining("was changed: Low water");
             // Painted, too, the refusal reaches the person as it was said.
             Delivery delivery = Delivery.of(Format.PNG, 127);
             assertThatThrownBy(() -> delivery.file(Page.of(Scene.of(bundle.sheet())), new DecodedPictures(bundle::original)))
@@ -117,19 +118,25 @@ class BundleTest {
         }
     }
 
-    /** Thirty megabytes of nothing take a few kilobytes in a zip: no picture is packed so tightly. A list of contents of any length is not read. */
+    /**
+     * Thirty megabytes of nothing take a few kilobytes in a zip: no picture is packed so tightly. A list of contents of any length is not
+     * read.
+     */
     @Test
     void whatIsFarLargerLaidOpenIsRefused() throws IOException {
         Path bomb = zip(Map.of("sheet.json", document(), "pictures/" + PICTURE.id() + ".jpg", "\0".repeat(30_000_000)));
         try (Bundle bundle = Bundle.open(bomb)) {
-            assertThatThrownBy(() -> bundle.extract(PICTURE, folder.resolve("none"))).isInstanceOf(BadInput.class).hasMessageContaining("packed far more tightly");
+            assertThatThrownBy(() -> bundle.extract(PICTURE, folder.resolve("none"))).isInstanceOf(BadInput.class)
+                    .hasMessageContaining("packed far more tightly");
         }
         byte[] damaged = Files.readAllBytes(file);
         Arrays.fill(damaged, 60, 400, (byte) 0xFF);
-        assertThatThrownBy(() -> Bundle.open(Files.write(folder.resolve("damaged.zip"), damaged))).isInstanceOf(BadInput.class).hasMessageContaining("damaged");
+        assertThatThrownBy(() -> Bundle.open(Files.write(folder.resolve("damaged.zip"), damaged))).isInstanceOf(BadInput.class)
+                .hasMessageContaining("damaged");
         byte[] bytes = Files.readAllBytes(bomb);
         bytes[bytes.length - 22 + 15] = 1;
-        assertThatThrownBy(() -> Bundle.open(Files.write(folder.resolve("long.zip"), bytes))).isInstanceOf(BadInput.class).hasMessageContaining("too many files");
+        assertThatThrownBy(() -> Bundle.open(Files.write(folder.resolve("long.zip"), bytes))).isInstanceOf(BadInput.class)
+                .hasMessageContaining("too many files");
     }
 
     /** The command, as ./lantern render calls it: 100 × 60 mm at 127 ppi are 500 × 300 pixels. */

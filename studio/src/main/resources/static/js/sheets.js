@@ -76,7 +76,8 @@ async function wait() {
     try {
       const response = await fetch("/thumbnails", { method: "POST", headers: { "X-CSRF-TOKEN": csrf, Accept: "application/json" },
         body: new URLSearchParams(waiting.map((node) => ["of", node.dataset.waits])) });
-      for (const { id, version, damaged } of await response.json()) show(waiting.find((node) => node.dataset.waits === id), version, damaged);
+      for (const { id, version, damaged } of await response.json())
+        show(waiting.find((node) => node.dataset.waits === id), version, damaged);
     } catch {
       // Asked again below.
     }
@@ -97,7 +98,8 @@ function show(node, version, damaged) {
 
 document.addEventListener("htmx:afterSwap", () => (pause = 300));
 document.addEventListener("error", ({ target }) => {
-  if (target.matches?.(".sheet-picture img")) target.replaceWith(Object.assign(document.createElement("span"), { className: "sheet-waiting", textContent: "No preview" }));
+  if (target.matches?.(".sheet-picture img"))
+    target.replaceWith(Object.assign(document.createElement("span"), { className: "sheet-waiting", textContent: "No preview" }));
 }, true);
 
 Alpine.start();

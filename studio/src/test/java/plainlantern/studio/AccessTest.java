@@ -51,7 +51,9 @@ class AccessTest extends StudioTest {
         requestMappingHandlerMapping.getHandlerMethods().forEach((info, method) -> {
             for (String pattern : info.getPatternValues()) {
                 if (!pattern.contains("{")) continue;
-                String path = pattern.replace("{id}", sheet.toString()).replace("{sha}", picture.id()).replace("{level}", "small").replace("{kind}", "even-grid").replace("{clear}", "without-ffffff-100-80").replace("{keep}", sheet.toString()).replace("{delivery}", sheet.toString()).replace("{set}", sheet.toString()).replace("{bundle}", sheet.toString());
+                String path = pattern.replace("{id}", sheet.toString()).replace("{sha}", picture.id()).replace("{level}", "small")
+                        .replace("{kind}", "even-grid").replace("{clear}", "without-ffffff-100-80").replace("{keep}", sheet.toString())
+                        .replace("{delivery}", sheet.toString()).replace("{set}", sheet.toString()).replace("{bundle}", sheet.toString());
                 for (RequestMethod verb : info.getMethodsCondition().getMethods()) {
                     requests.add(request(HttpMethod.valueOf(verb.name()), path).param("version", "0").param("stage", "arrange")
                             .param("ppi", "96").param("format", "png").param("name", "Stolen").param("panels", "p1").param("panel", "p1").param("picture", picture.id()).param("x", "1").param("y", "1").param("across", "9").param("down", "9").contentType(MediaType.APPLICATION_JSON)
@@ -97,10 +99,12 @@ class AccessTest extends StudioTest {
         UUID own = sheets.add(thief.id(), Sheet.empty("Own", Unit.MM, 100, 100, 96), "New sheet");
         String shelve = "{\"edit\":{\"kind\":\"shelve\",\"pictures\":[{\"id\":\"" + picture.id() + "\",\"name\":\"x\",\"width\":64,\"height\":48}]},"
                 + "\"stage\":\"fill\",\"selected\":[],\"version\":1}";
-        web.perform(post("/sheets/" + own + "/edits").with(signedIn(thief)).with(csrf()).contentType(MediaType.APPLICATION_JSON).content(shelve))
+        web.perform(post("/sheets/" + own + "/edits").with(signedIn(thief)).with(csrf())
+                .contentType(MediaType.APPLICATION_JSON).content(shelve))
                 .andExpect(status().isUnprocessableContent());
         String named = "{\"pictures\":{\"" + picture.id() + "\":\"x\"},\"stage\":\"fill\",\"selected\":[],\"version\":1}";
-        web.perform(post("/sheets/" + own + "/shelf").with(signedIn(thief)).with(csrf()).contentType(MediaType.APPLICATION_JSON).content(named))
+        web.perform(post("/sheets/" + own + "/shelf").with(signedIn(thief)).with(csrf())
+                .contentType(MediaType.APPLICATION_JSON).content(named))
                 .andExpect(status().isConflict());
     }
 

@@ -94,13 +94,16 @@ class AccountBrowserTest extends Browsed {
         grid(1, 1);
         bring(new FilePayload("Low water.jpg", "image/jpeg", jpeg(900, 600, 200)));
         String sheet = page.url().replaceFirst("[?#].*", "");
-        Path saved = page.waitForDownload(() -> page.evaluate("address => { location = address; }", sheet.replaceFirst("https?://[^/]+", "") + "/bundle")).path();
+        Path saved = page.waitForDownload(() -> page.evaluate("address => { location = address; }", sheet.replaceFirst("https?://[^/]+", "")
+                + "/bundle")).path();
         home();
         Locator chooser = page.locator("input[type=file]");
-        chooser.setInputFiles(new FilePayload("cut.lantern.zip", "application/zip", java.util.Arrays.copyOf(Files.readAllBytes(saved), 3000)));
+        chooser.setInputFiles(new FilePayload("cut.lantern.zip", "application/zip",
+                java.util.Arrays.copyOf(Files.readAllBytes(saved), 3000)));
         assertThat(page.locator("[role=alert]:visible")).containsText("damaged");
         chooser.setInputFiles(new FilePayload("day.lantern.zip", "application/zip", Files.readAllBytes(saved)));
-        page.waitForURL(url -> url.matches(".*/sheets/[0-9a-f-]{36}") && !url.equals(sheet), new Page.WaitForURLOptions().setTimeout(30_000));
+        page.waitForURL(url -> url.matches(".*/sheets/[0-9a-f-]{36}") && !url.equals(sheet), new Page.WaitForURLOptions()
+                .setTimeout(30_000));
         ready();
         page.keyboard().press("2");
         assertThat(page.locator(".shelf-picture")).hasCount(1);

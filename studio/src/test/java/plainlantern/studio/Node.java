@@ -31,10 +31,12 @@ final class Node implements AutoCloseable {
     }
 
     void start() throws IOException {
-        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC"));
+        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC"));
         command.addAll(options);
         command.addAll(List.of("-cp", System.getProperty("java.class.path"), "plainlantern.studio.Studio"));
-        ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(new File("target/node-" + port + ".log")));
+        ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.appendTo(new File("target/node-" + port + ".log")));
         builder.environment().putAll(settings);
         builder.environment().putAll(Map.of("LANTERN_PORT", Integer.toString(port), "LANTERN_THROTTLE_SIGNUPS", "1000000"));
         process = builder.start();
@@ -51,7 +53,8 @@ final class Node implements AutoCloseable {
     /** Whether it answers, and soon. */
     boolean answers() {
         try {
-            HttpRequest door = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/sign-in")).timeout(Duration.ofSeconds(5)).build();
+            HttpRequest door = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/sign-in"))
+                    .timeout(Duration.ofSeconds(5)).build();
             return HttpClient.newHttpClient().send(door, BodyHandlers.discarding()).statusCode() == 200;
         } catch (IOException e) {
             return false;

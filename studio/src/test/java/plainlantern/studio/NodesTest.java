@@ -28,20 +28,23 @@ class NodesTest extends StudioTest {
 
     private UUID sheet(Visitor visitor, String name) throws Exception {
         member = accounts.find(visitor.signUp(name, "reeds and water")).orElseThrow();
-        return sheets.add(member.id(), LayOut.replacing(new EvenGrid(1, 2, 5, 5), new Margins(5, 5, 5, 5)).apply(Sheet.empty("Tide", Unit.MM, 400, 100, 96)), "New sheet");
+        return sheets.add(member.id(), LayOut.replacing(new EvenGrid(1, 2, 5, 5), new Margins(5, 5, 5, 5))
+                .apply(Sheet.empty("Tide", Unit.MM, 400, 100, 96)), "New sheet");
     }
 
     /** Moves the first panel by 0.25 mm, the same edit under its name however often it is sent; the version then. */
     private static long move(Visitor visitor, UUID id, UUID edit) throws Exception {
         HttpResponse<String> answer = visitor.json("/sheets/" + id + "/edits",
-                "{'edit':{'kind':'move-panels','panels':['p1'],'dx':0.25,'dy':0},'name':'" + edit + "','stage':'arrange','selected':[],'version':0}");
+                "{'edit':{'kind':'move-panels','panels':['p1'],'dx':0.25,'dy':0},'name':'" + edit
+                        + "','stage':'arrange','selected':[],'version':0}");
         if (answer.statusCode() != 200) throw new IOException("answered " + answer.statusCode());
         JsonNode read = SheetJson.MAPPER.readTree(answer.body());
         return read.path("version").asLong(0);
     }
 
     /**
-     * Twenty kills at random moments, of one of two nodes in turn, so that one answers while the other starts: every edit that was answered is
+     * Twenty kills at random moments, of one of two nodes in turn, so that one answers while the other starts: every edit that was answered
+     * is
      * there, each once. A slow machine makes fewer in the same time.
      */
     @Test
@@ -138,12 +141,14 @@ class NodesTest extends StudioTest {
     void behindAProxyEverythingIsSecure() throws Exception {
         try (Node node = new Node(SMALL, Map.of("LANTERN_FORWARDED", "native"))) {
             Visitor visitor = new Visitor(node.ready().port());
-            String[] proxy = {"X-Forwarded-Proto", "https", "X-Forwarded-For", "192.0.2.99", "X-Forwarded-Host", "lantern.example", "X-Forwarded-Port", "443"};
+            String[] proxy = {"X-Forwarded-Proto", "https", "X-Forwarded-For", "192.0.2.99", "X-Forwarded-Host", "lantern.example",
+                    "X-Forwarded-Port", "443"};
             HttpResponse<String> turnedAway = visitor.send(visitor.request("/sheets").headers(proxy).build());
             assertThat(turnedAway.headers().firstValue("Location")).contains("https://lantern.example/sign-in");
             assertThat(turnedAway.headers().firstValue("Strict-Transport-Security").orElse("")).contains("max-age=31536000");
             HttpResponse<String> door = visitor.send(visitor.request("/sign-in").headers(proxy).build());
-            assertThat(door.headers().allValues("Set-Cookie")).isNotEmpty().allMatch(cookie -> cookie.contains("Secure") && cookie.contains("HttpOnly"));
+            assertThat(door.headers().allValues("Set-Cookie")).isNotEmpty().allMatch(cookie -> cookie.contains("Secure")
+                    && cookie.contains("HttpOnly"));
         }
     }
 }

@@ -57,10 +57,12 @@ class SafetyTest extends StudioTest {
     @Test
     void nothingIsStoredForStrangers() throws Exception {
         int before = count("spring_session where principal_name is null");
-        for (String path : List.of("/", "/sign-in", "/sheets", "/sheets/" + UUID.randomUUID(), "/sign-up", "/nothing-here")) visitor.get(path);
+        for (String path : List.of("/", "/sign-in", "/sheets", "/sheets/" + UUID.randomUUID(), "/sign-up", "/nothing-here"))
+            visitor.get(path);
         assertThat(visitor.get("/sheets").headers().firstValue("Location").orElse("")).endsWith("/sign-in");
         visitor.get("/sign-in");
-        assertThat(visitor.post("/sign-in", "name", "nobody", "password", "wrong").headers().firstValue("Location").orElse("")).endsWith("/sign-in?wrong");
+        assertThat(visitor.post("/sign-in", "name", "nobody", "password", "wrong").headers().firstValue("Location").orElse(""))
+                .endsWith("/sign-in?wrong");
         assertThat(count("spring_session where principal_name is null")).isEqualTo(before);
     }
 
@@ -71,27 +73,36 @@ class SafetyTest extends StudioTest {
         try (Socket socket = new Socket("127.0.0.1", port)) {
             socket.setSoTimeout(10_000);
             OutputStream out = socket.getOutputStream();
-            out.write(("POST " + path + " HTTP/1.1\r\nHost: lantern\r\n" + header + "\r\nContent-Type: multipart/form-data; boundary=b\r\nContent-Length: 314572800\r\n\r\n").getBytes(StandardCharsets.US_ASCII));
+            out.write(("POST " + path + " HTTP/1.1\r\nHost: lantern\r\n" + header
+                    + "\r\nContent-Type: multipart/form-data; boundary=b\r\nContent-Length: 314572800\r\n\r\n")
+                    .getBytes(StandardCharsets.US_ASCII));
             out.flush();
             assertThat(new String(socket.getInputStream().readNBytes(12), StandardCharsets.US_ASCII)).isEqualTo("HTTP/1.1 " + status);
         }
     }
 
-    /** Ten wrong passwords for one account; then even the right one waits, while others sign in, and so on all nodes: the count is in the database. */
+    /**
+     * Ten wrong passwords for one account; then even the right one waits, while others sign in, and so on all nodes: the count is in the
+     * database.
+     */
     @Test
     void passwordsCannotBeTriedForEver() throws Exception {
         String name = new Visitor(port).signUp("Harbour Master", "reeds and water");
         String other = new Visitor(port).signUp("Harbour Master", "reeds and water");
         assertThat(other).isNotEqualTo(name);
         visitor.get("/sign-in");
-        for (int i = 0; i < 10; i++) assertThat(visitor.post("/sign-in", "name", name, "password", "guess " + i).statusCode()).isEqualTo(302);
+        for (int i = 0; i < 10; i++) assertThat(visitor.post("/sign-in", "name", name, "password", "guess " + i).statusCode())
+                .isEqualTo(302);
         assertThat(visitor.post("/sign-in", "name", name.toUpperCase(), "password", "reeds and water").statusCode()).isEqualTo(429);
-        assertThat(visitor.post("/sign-in", "name", name, "password", "reeds and water").body()).contains("Too many tries", "quarter of an hour");
-        assertThat(visitor.post("/sign-in", "name", other, "password", "reeds and water").headers().firstValue("Location").orElse("")).endsWith("/sheets");
+        assertThat(visitor.post("/sign-in", "name", name, "password", "reeds and water").body())
+                .contains("Too many tries", "quarter of an hour");
+        assertThat(visitor.post("/sign-in", "name", other, "password", "reeds and water").headers().firstValue("Location").orElse(""))
+                .endsWith("/sheets");
         db.sql("update tries set until = now() - interval '1 second' where who like :name").param("name", name + "%").update();
         Visitor patient = new Visitor(port);
         patient.get("/sign-in");
-        assertThat(patient.post("/sign-in", "name", name, "password", "reeds and water").headers().firstValue("Location").orElse("")).endsWith("/sheets");
+        assertThat(patient.post("/sign-in", "name", name, "password", "reeds and water").headers().firstValue("Location").orElse(""))
+                .endsWith("/sheets");
     }
 
     /** The session holds no hash; another password ends all other sessions; an erased account is gone with all it held. */
@@ -107,23 +118,29 @@ class SafetyTest extends StudioTest {
         elsewhere.post("/sign-in", "name", name, "password", "reeds and water");
         assertThat(elsewhere.get("/sheets").statusCode()).isEqualTo(200);
         visitor.get("/account");
-        assertThat(visitor.post("/account/password", "present", "wrong one here", "password", "low water and mud").body()).contains("not your present password");
-        assertThat(visitor.post("/account/password", "present", "reeds and water", "password", "password123").body()).contains("tried first");
-        assertThat(visitor.post("/account/password", "present", "reeds and water", "password", "low water and mud").headers().firstValue("Location").orElse("")).endsWith("?changed");
+        assertThat(visitor.post("/account/password", "present", "wrong one here", "password", "low water and mud").body())
+                .contains("not your present password");
+        assertThat(visitor.post("/account/password", "present", "reeds and water", "password", "password123").body())
+                .contains("tried first");
+        assertThat(visitor.post("/account/password", "present", "reeds and water", "password", "low water and mud").headers()
+                .firstValue("Location").orElse("")).endsWith("?changed");
         assertThat(elsewhere.get("/sheets").statusCode()).isEqualTo(302);
         UUID own = db.sql("select id from account where sign_in = :name").param("name", name).query(UUID.class).single();
         Picture picture = pictures.add(own, "tide.jpg", jpeg(64, 48, 10));
         sheets.add(own, new ShelvePictures(List.of(picture)).apply(Sheet.empty("Mine", Unit.MM, 100, 100, 96)), "New sheet");
         visitor.get("/account");
-        assertThat(visitor.post("/account/erase", "present", "low water and mud").headers().firstValue("Location").orElse("")).endsWith("?erased");
+        assertThat(visitor.post("/account/erase", "present", "low water and mud").headers().firstValue("Location").orElse(""))
+                .endsWith("?erased");
         until(() -> count("account where id = '" + own + "'"), left -> left == 0);
         assertThat(count("sheet where account_id = '" + own + "'") + count("picture where sha = '" + picture.id() + "'")).isZero();
         visitor.get("/sign-in");
-        assertThat(visitor.post("/sign-in", "name", name, "password", "low water and mud").headers().firstValue("Location").orElse("")).endsWith("?wrong");
+        assertThat(visitor.post("/sign-in", "name", name, "password", "low water and mud").headers().firstValue("Location").orElse(""))
+                .endsWith("?wrong");
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"/nothing-here | 302 | ''", "/sheets/no-sheet | 404 | There is nothing here", "/pictures/%2e%2e/small | 400 | That address makes no sense",
+    @CsvSource(delimiter = '|', value = {"/nothing-here | 302 | ''", "/sheets/no-sheet | 404 | There is nothing here",
+            "/pictures/%2e%2e/small | 400 | That address makes no sense",
         "/sheets?page=many | 404 | There is nothing here"})
     void errorsHavePagesOfOurOwn(String path, int status, String words) throws Exception {
         if (status != 302) visitor.signUp("Reed Warden", "reeds and water");
@@ -137,7 +154,8 @@ class SafetyTest extends StudioTest {
     void neitherTheContainerNorTheDatabaseSpeaksForUs() throws Exception {
         try (Socket socket = new Socket("127.0.0.1", port)) {
             socket.getOutputStream().write("GET /sheets|{}^ HTTP/1.1\r\nHost: lantern\r\nConnection: close\r\n\r\n".getBytes(StandardCharsets.US_ASCII));
-            assertThat(new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8)).startsWith("HTTP/1.1 400").contains("That address makes no sense").doesNotContain("Tomcat");
+            assertThat(new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8)).startsWith("HTTP/1.1 400")
+                    .contains("That address makes no sense").doesNotContain("Tomcat");
         }
         var answer = visitor.post("/sign-in", "name", "a", "password", "b");
         assertThat(answer.statusCode()).isEqualTo(403);
@@ -148,7 +166,8 @@ class SafetyTest extends StudioTest {
         });
         assertThat(away.getStatus()).isEqualTo(503);
         assertThat(away.getContentAsString()).contains("The server is busy");
-        assertThatThrownBy(() -> new DatabaseAway().doFilter(new MockHttpServletRequest(), new MockHttpServletResponse(), (request, response) -> {
+        assertThatThrownBy(() -> new DatabaseAway().doFilter(new MockHttpServletRequest(), new MockHttpServletResponse(),
+                (request, response) -> {
             throw new IllegalStateException("something else");
         })).hasMessage("something else");
     }
@@ -181,8 +200,10 @@ class SafetyTest extends StudioTest {
     void whatIsDeletedGoesInTheEnd() {
         Picture kept = pictures.add(member.id(), "kept.jpg", jpeg(64, 48, 33));
         Picture gone = pictures.add(member.id(), "gone.jpg", jpeg(64, 48, 77));
-        UUID stays = sheets.add(member.id(), new ShelvePictures(List.of(kept)).apply(Sheet.empty("Stays", Unit.MM, 100, 100, 96)), "New sheet");
-        UUID goes = sheets.add(member.id(), new ShelvePictures(List.of(kept, gone)).apply(Sheet.empty("Goes", Unit.MM, 100, 100, 96)), "New sheet");
+        UUID stays = sheets.add(member.id(), new ShelvePictures(List.of(kept)).apply(Sheet.empty("Stays", Unit.MM, 100, 100, 96)),
+                "New sheet");
+        UUID goes = sheets.add(member.id(), new ShelvePictures(List.of(kept, gone)).apply(Sheet.empty("Goes", Unit.MM, 100, 100, 96)),
+                "New sheet");
         long before = quotas.usage(member.id()).pictures();
         sheets.putAway(goes, member.id());
         db.sql("update picture_owner set added_at = now() - interval '40 days' where account_id = :a").param("a", member.id()).update();
@@ -217,7 +238,8 @@ class SafetyTest extends StudioTest {
         var page = visitor.get("/sheets/" + id);
         assertThat(page.statusCode()).isEqualTo(409);
         assertThat(page.body()).contains("/recover").doesNotContain("Jackson");
-        assertThat(visitor.json("/sheets/" + id + "/edits", "{'edit':{'kind':'remove','panels':[]},'stage':'fill','selected':[],'version':1}").statusCode()).isEqualTo(409);
+        assertThat(visitor.json("/sheets/" + id + "/edits",
+                "{'edit':{'kind':'remove','panels':[]},'stage':'fill','selected':[],'version':1}").statusCode()).isEqualTo(409);
         visitor.get("/sheets");
         assertThat(visitor.post("/sheets/" + id + "/put-away").statusCode()).isEqualTo(200);
         assertThat(visitor.post("/sheets/" + id + "/bring-back").statusCode()).isEqualTo(200);
@@ -236,9 +258,12 @@ class SafetyTest extends StudioTest {
         // PostgreSQL writes spaces between the members.
         assertThat(quotas.usage(member.id()).history() - before).isBetween(all / 2L, (long) all);
         assertThat(quotas.usage(member.id()).sheets()).isOne();
-        assertThatThrownBy(() -> quotas.pictures(member.id(), 30_000_000_000L)).isInstanceOf(BadInput.class).hasMessageContaining("30.0 GB more do not fit");
-        assertThatThrownBy(() -> quotas.history(member.id(), 5_000_000_000L)).isInstanceOf(BadInput.class).hasMessageContaining("the most an account holds");
-        assertThatThrownBy(() -> quotas.files(member.id(), 30_000_000_000L)).isInstanceOf(BadInput.class).hasMessageContaining("seven days");
+        assertThatThrownBy(() -> quotas.pictures(member.id(), 30_000_000_000L)).isInstanceOf(BadInput.class)
+                .hasMessageContaining("30.0 GB more do not fit");
+        assertThatThrownBy(() -> quotas.history(member.id(), 5_000_000_000L)).isInstanceOf(BadInput.class)
+                .hasMessageContaining("the most an account holds");
+        assertThatThrownBy(() -> quotas.files(member.id(), 30_000_000_000L)).isInstanceOf(BadInput.class)
+                .hasMessageContaining("seven days");
         assertThatThrownBy(() -> quotas.waiting(member.id(), 41)).isInstanceOf(BadInput.class).hasMessageContaining("Let them end first");
     }
 }

@@ -94,10 +94,12 @@ class TrialsTest extends StudioTest {
 
     private static HttpResponse<String> upload(Visitor visitor, String name, byte[] file) throws Exception {
         ByteArrayOutputStream body = new ByteArrayOutputStream();
-        body.writeBytes(("--b\r\nContent-Disposition: form-data; name=\"file\"; filename=\"" + name + "\"\r\nContent-Type: application/octet-stream\r\n\r\n").getBytes(StandardCharsets.US_ASCII));
+        body.writeBytes(("--b\r\nContent-Disposition: form-data; name=\"file\"; filename=\"" + name
+                + "\"\r\nContent-Type: application/octet-stream\r\n\r\n").getBytes(StandardCharsets.US_ASCII));
         body.writeBytes(file);
         body.writeBytes("\r\n--b--\r\n".getBytes(StandardCharsets.US_ASCII));
-        return visitor.send(HttpRequest.newBuilder(visitor.request("/pictures").build().uri()).header("Content-Type", "multipart/form-data; boundary=b")
+        return visitor.send(HttpRequest.newBuilder(visitor.request("/pictures").build().uri())
+                .header("Content-Type", "multipart/form-data; boundary=b")
                 .header("X-CSRF-TOKEN", visitor.token()).POST(BodyPublishers.ofByteArray(body.toByteArray())).build());
     }
 
@@ -139,10 +141,12 @@ class TrialsTest extends StudioTest {
                 byte[] file = png(15_000, 15_000, 100 + i);
                 uploads.add(() -> {
                     HttpResponse<String> answer = upload(visitor, "huge.png", file);
-                    return answer.statusCode() + (answer.statusCode() == 200 ? "" : " " + SheetJson.MAPPER.readTree(answer.body()).path("message").asString(""));
+                    return answer.statusCode() + (answer.statusCode() == 200 ? "" : " " + SheetJson.MAPPER.readTree(answer.body())
+                            .path("message").asString(""));
                 });
             }
-            told("%s: five uploads of 225 megapixels (%d kB) at once, %.0f s: %s", heap, huge.length / 1000, seconds(began), atOnce(uploads));
+            told("%s: five uploads of 225 megapixels (%d kB) at once, %.0f s: %s", heap, huge.length / 1000,
+                    seconds(began), atOnce(uploads));
             began = System.nanoTime();
             Picture wide = pictures.add(member.id(), "wide.png", png(16_000, 15_600, 70));
             UUID wall = sheets.add(member.id(), filled(wide, 1), "New sheet");
@@ -161,12 +165,15 @@ class TrialsTest extends StudioTest {
                 HttpResponse<String> answer = visitor.post("/sheets/" + poster + "/deliveries", "format", formats.get(i % 4), "ppi", "300");
                 if (answer.statusCode() != 200) ends.merge(answer.body(), 1, Integer::sum);
             }
-            until(() -> db.sql("select count(*) from delivery where account_id = :a and state in ('waiting', 'painting')").param("a", member.id()).query(Integer.class).single(), open -> open == 0, 600);
-            db.sql("select state || ' ' || said as ended, count(*) as n from delivery where account_id = :a group by 1").param("a", member.id())
+            until(() -> db.sql("select count(*) from delivery where account_id = :a and state in ('waiting', 'painting')")
+                    .param("a", member.id()).query(Integer.class).single(), open -> open == 0, 600);
+            db.sql("select state || ' ' || said as ended, count(*) as n from delivery where account_id = :a group by 1")
+                    .param("a", member.id())
                     .query((row, n) -> ends.merge(row.getString(1), row.getInt(2), Integer::sum)).list();
             over[0] = true;
             int silent = watching.get();
-            told("%s: twenty A3 deliveries at 300 ppi, %.0f s: %s; the node lives: %s, unanswered %d, slowest answer %.1f s", heap, seconds(began), ends, node.alive(), silent, slowest[0] / 1e9);
+            told("%s: twenty A3 deliveries at 300 ppi, %.0f s: %s; the node lives: %s, unanswered %d, slowest answer %.1f s", heap,
+                    seconds(began), ends, node.alive(), silent, slowest[0] / 1e9);
             assertThat(node.alive()).isTrue();
             assertThat(silent).isZero();
             assertThat(looks).allMatch(look -> look.startsWith("200") || look.contains("of memory"));
@@ -176,12 +183,16 @@ class TrialsTest extends StudioTest {
     /** An A3 sheet with n × n panels of one picture. */
     private static Sheet filled(Picture picture, int n) {
         Sheet sheet = Sheet.empty("A3", Unit.MM, 420, 297, 300).withShelf(List.of(picture));
-        for (String edit : List.of("{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':" + n + ",'columns':" + n + ",'gapAcross':4,'gapDown':4}}",
+        for (String edit : List.of("{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':" + n + ",'columns':" + n
+                + ",'gapAcross':4,'gapDown':4}}",
                 "{'kind':'deal','to':'all','use':'evenly'}")) sheet = EditReader.read(edit.replace('\'', '"'), sheet).on(sheet);
         return sheet;
     }
 
-    /** Files that are slow on purpose, from one account; how long each takes to its end, and how long another account's photo waits beside them. */
+    /**
+     * Files that are slow on purpose, from one account; how long each takes to its end, and how long another account's photo waits beside
+     * them.
+     */
     @Test
     void slowFiles() throws Exception {
         Map<String, byte[]> slow = new TreeMap<>();
@@ -199,7 +210,8 @@ class TrialsTest extends StudioTest {
             long mine = System.nanoTime();
             String photo = brought(member.id(), "photo.jpg", fresh);
             double waited = seconds(mine);
-            told("%s, %d kB, three at once: %s after %.1f s; a 24-megapixel photo of another account beside them: %s in %.1f s", file.getKey(), file.getValue().length / 1000, all.get().get(0),
+            told("%s, %d kB, three at once: %s after %.1f s; a 24-megapixel photo of another account beside them: %s in %.1f s",
+                    file.getKey(), file.getValue().length / 1000, all.get().get(0),
                     seconds(began), photo, waited);
             assertThat(waited).isLessThan(60);
         }
@@ -218,7 +230,8 @@ class TrialsTest extends StudioTest {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         Process made = new ProcessBuilder("vips", "black", "/dev/shm/black.v", "" + width, "" + height).start();
         assertThat(made.waitFor()).isZero();
-        assertThat(new ProcessBuilder("vips", "jpegsave", "/dev/shm/black.v", "/dev/shm/black.jpg", "--interlace").start().waitFor()).isZero();
+        assertThat(new ProcessBuilder("vips", "jpegsave", "/dev/shm/black.v", "/dev/shm/black.jpg", "--interlace").start().waitFor())
+                .isZero();
         byte[] plain = Files.readAllBytes(Path.of("/dev/shm/black.jpg"));
         int last = plain.length - 2;
         while (!((plain[last] & 0xFF) == 0xFF && (plain[last + 1] & 0xFF) == 0xDA)) last--;
@@ -238,7 +251,8 @@ class TrialsTest extends StudioTest {
     private static byte[] rle(int width, int height) {
         ByteBuffer out = ByteBuffer.allocate(54 + 1024 + 2 * height + 2).order(ByteOrder.LITTLE_ENDIAN);
         out.put((byte) 'B').put((byte) 'M').putInt(out.capacity()).putInt(0).putInt(54 + 1024);
-        out.putInt(40).putInt(width).putInt(height).putShort((short) 1).putShort((short) 8).putInt(1).putInt(2 * height + 2).putInt(0).putInt(0).putInt(256).putInt(0);
+        out.putInt(40).putInt(width).putInt(height).putShort((short) 1).putShort((short) 8).putInt(1).putInt(2 * height + 2).putInt(0)
+                .putInt(0).putInt(256).putInt(0);
         for (int i = 0; i < 256; i++) out.putInt(i * 0x010101);
         for (int y = 0; y < height; y++) out.putShort((short) 0);
         return out.put((byte) 0).put((byte) 1).array();
@@ -248,7 +262,8 @@ class TrialsTest extends StudioTest {
     @Test
     void mutatedFiles() throws Exception {
         Random random = new Random(5);
-        List<byte[]> seeds = List.of(jpeg(640, 480, 20), Files.readAllBytes(progressive()), Encoder.png(new BufferedImage(320, 200, BufferedImage.TYPE_4BYTE_ABGR), 72), webp(320, 200));
+        List<byte[]> seeds = List.of(jpeg(640, 480, 20), Files.readAllBytes(progressive()),
+                Encoder.png(new BufferedImage(320, 200, BufferedImage.TYPE_4BYTE_ABGR), 72), webp(320, 200));
         List<String> names = List.of("a.jpg", "b.jpg", "c.png", "d.webp");
         UUID[] all = {member.id(), newMember().id(), newMember().id()};
         Map<String, Integer> ends = new TreeMap<>();
@@ -258,7 +273,9 @@ class TrialsTest extends StudioTest {
         for (int i = 0; i < files; i++) {
             int seed = random.nextInt(10) < 8 ? random.nextInt(2) : 2 + random.nextInt(2);
             byte[] file = seeds.get(seed).clone();
-            for (int n = 1 + random.nextInt(12); n > 0; n--) file[2 + random.nextInt(random.nextBoolean() ? Math.min(700, file.length - 2) : file.length - 2)] = (byte) random.nextInt(256);
+            for (int n = 1 + random.nextInt(12); n > 0; n--)
+                file[2 + random.nextInt(random.nextBoolean() ? Math.min(700, file.length - 2) : file.length - 2)] =
+                        (byte) random.nextInt(256);
             byte[] given = random.nextInt(5) == 0 ? Arrays.copyOf(file, 20 + random.nextInt(file.length - 20)) : file;
             UUID who = all[i % 3];
             work.add(() -> {
@@ -275,7 +292,8 @@ class TrialsTest extends StudioTest {
 
     private static Path progressive() throws Exception {
         Path plain = Files.write(Path.of("/dev/shm/seed.jpg"), jpeg(640, 480, 60));
-        assertThat(new ProcessBuilder("vips", "jpegsave", plain.toString(), "/dev/shm/progressive.jpg", "--interlace").start().waitFor()).isZero();
+        assertThat(new ProcessBuilder("vips", "jpegsave", plain.toString(), "/dev/shm/progressive.jpg", "--interlace").start().waitFor())
+                .isZero();
         return Path.of("/dev/shm/progressive.jpg");
     }
 
@@ -296,13 +314,17 @@ class TrialsTest extends StudioTest {
                     if (i >= 10) times.add(seconds(began) * 1000);
                 }
                 times.sort(null);
-                told("10,000 sheets, %s: median %.0f ms, slowest of 20 %.0f ms, %d kB", page, times.get(10), times.get(19), visitor.get(page).body().length() / 1000);
+                told("10,000 sheets, %s: median %.0f ms, slowest of 20 %.0f ms, %d kB", page, times.get(10), times.get(19),
+                        visitor.get(page).body().length() / 1000);
                 assertThat(times.get(10)).isLessThan(200);
             }
         }
     }
 
-    /** A hundred designers, each with a sheet of fifty panels and a second's thought between edits, ten of whom bring 24-megapixel photos as well. */
+    /**
+     * A hundred designers, each with a sheet of fifty panels and a second's thought between edits, ten of whom bring 24-megapixel photos as
+     * well.
+     */
     @Test
     void manyDesigners() throws Exception {
         try (Node node = new Node(List.of("-Xmx1g"), Map.of())) {
@@ -311,7 +333,8 @@ class TrialsTest extends StudioTest {
             List<UUID> own = new ArrayList<>();
             for (int i = 0; i < 100; i++) {
                 designers.add(member(node, "Designer"));
-                own.add(sheets.add(member.id(), LayOut.replacing(new EvenGrid(5, 10, 2, 2), new Margins(5, 5, 5, 5)).apply(Sheet.empty("Wall", Unit.MM, 420, 297, 300)), "New sheet"));
+                own.add(sheets.add(member.id(), LayOut.replacing(new EvenGrid(5, 10, 2, 2), new Margins(5, 5, 5, 5))
+                        .apply(Sheet.empty("Wall", Unit.MM, 420, 297, 300)), "New sheet"));
                 designers.get(i).get("/sheets/" + own.get(i));
             }
             long end = System.nanoTime() + 60_000_000_000L;
@@ -348,7 +371,8 @@ class TrialsTest extends StudioTest {
             edits.sort(null);
             uploads.sort(null);
             told("100 designers for a minute: %d edits, median %.0f ms, 95 of 100 below %.0f ms, slowest %.0f ms; beside them %d uploads of 24 megapixels, median %.1f s", edits.size(), edits.get(edits.size() / 2),
-                    edits.get(edits.size() * 95 / 100), edits.get(edits.size() - 1), uploads.size(), uploads.isEmpty() ? 0 : uploads.get(uploads.size() / 2));
+                    edits.get(edits.size() * 95 / 100), edits.get(edits.size() - 1), uploads.size(), uploads.isEmpty() ? 0
+                            : uploads.get(uploads.size() / 2));
         }
     }
 
@@ -357,14 +381,18 @@ class TrialsTest extends StudioTest {
     void dealing() {
         Random random = new Random(9);
         List<Picture> shelf = new ArrayList<>();
-        for (int i = 0; i < 2000; i++) shelf.add(new Picture(String.format("%064x", i), "p" + i, 1000 + random.nextInt(5000), 1000 + random.nextInt(5000), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty()));
-        Sheet wall = LayOut.replacing(new EvenGrid(5, 8, 2, 2), new Margins(5, 5, 5, 5)).apply(Sheet.empty("Wall", Unit.MM, 420, 297, 300).withShelf(shelf));
+        for (int i = 0; i < 2000; i++)
+            shelf.add(new Picture(String.format("%064x", i), "p" + i, 1000 + random.nextInt(5000), 1000 + random.nextInt(5000),
+                    Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty()));
+        Sheet wall = LayOut.replacing(new EvenGrid(5, 8, 2, 2), new Margins(5, 5, 5, 5))
+                .apply(Sheet.empty("Wall", Unit.MM, 420, 297, 300).withShelf(shelf));
         var memory = (com.sun.management.ThreadMXBean) java.lang.management.ManagementFactory.getThreadMXBean();
         for (int i = 0; i < 3; i++) {
             long before = memory.getCurrentThreadAllocatedBytes();
             long began = System.nanoTime();
             int dealt = Dealing.deal(wall.panels(), wall.shelf(), 300, false, Dealing.Use.ONCE).size();
-            told("%d panels and 2000 pictures dealt in %.0f ms, %.0f MB taken on the way", dealt, seconds(began) * 1000, (memory.getCurrentThreadAllocatedBytes() - before) / 1e6);
+            told("%d panels and 2000 pictures dealt in %.0f ms, %.0f MB taken on the way", dealt, seconds(began) * 1000,
+                    (memory.getCurrentThreadAllocatedBytes() - before) / 1e6);
         }
     }
 
@@ -390,7 +418,9 @@ class TrialsTest extends StudioTest {
             List<Double> edits = new ArrayList<>();
             while (!whole.isDone()) {
                 long sent = System.nanoTime();
-                assertThat(visitor.json("/sheets/" + sheet + "/edits", "{'edit':{'kind':'move-panels','panels':['p1'],'dx':0.01,'dy':0},'stage':'arrange','selected':[],'version':0}").statusCode()).isEqualTo(200);
+                assertThat(visitor.json("/sheets/" + sheet + "/edits",
+                        "{'edit':{'kind':'move-panels','panels':['p1'],'dx':0.01,'dy':0},'stage':'arrange','selected':[],'version':0}")
+                        .statusCode()).isEqualTo(200);
                 edits.add(seconds(sent) * 1000);
                 Thread.sleep(200);
             }
@@ -410,7 +440,9 @@ class TrialsTest extends StudioTest {
                 .param("id", id).param("a", member.id()).param("s", sheet).param("bytes", size).update();
         db.sql("alter table delivery_file alter column bytes set storage external").update();
         byte[] part = new byte[1 << 20];
-        for (int i = 0; i < size >> 20; i++) db.sql("insert into delivery_file (delivery_id, part, bytes) values (:id, :n, :bytes)").param("id", id).param("n", i).param("bytes", part).update();
+        for (int i = 0; i < size >> 20; i++)
+            db.sql("insert into delivery_file (delivery_id, part, bytes) values (:id, :n, :bytes)").param("id", id).param("n", i)
+                    .param("bytes", part).update();
         return id;
     }
 

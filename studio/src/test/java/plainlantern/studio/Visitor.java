@@ -16,7 +16,8 @@ import java.util.regex.Pattern;
 
 /** Somebody at the other end of the line: keeps cookies, follows nothing, sends the forms' tokens. */
 final class Visitor {
-    private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).connectTimeout(Duration.ofSeconds(5)).build();
+    private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager())
+            .connectTimeout(Duration.ofSeconds(5)).build();
     private String token = "";
     private String base;
 
@@ -53,13 +54,16 @@ final class Visitor {
     /** Fills a form in, names and values in turn. */
     HttpResponse<String> post(String path, String... fields) throws Exception {
         StringBuilder form = new StringBuilder("_csrf=" + URLEncoder.encode(token, StandardCharsets.UTF_8));
-        for (int i = 0; i < fields.length; i += 2) form.append('&').append(fields[i]).append('=').append(URLEncoder.encode(fields[i + 1], StandardCharsets.UTF_8));
-        return send(request(path).header("Content-Type", "application/x-www-form-urlencoded").POST(BodyPublishers.ofString(form.toString())).build());
+        for (int i = 0; i < fields.length; i += 2)
+            form.append('&').append(fields[i]).append('=').append(URLEncoder.encode(fields[i + 1], StandardCharsets.UTF_8));
+        return send(request(path).header("Content-Type", "application/x-www-form-urlencoded").POST(BodyPublishers.ofString(form.toString()))
+                .build());
     }
 
     /** Sends JSON as the page's scripts do; single quotes stand for double ones. */
     HttpResponse<String> json(String path, String json) throws Exception {
-        return send(request(path).header("Content-Type", "application/json").header("X-CSRF-TOKEN", token).POST(BodyPublishers.ofString(json.replace('\'', '"'))).build());
+        return send(request(path).header("Content-Type", "application/json")
+                .header("X-CSRF-TOKEN", token).POST(BodyPublishers.ofString(json.replace('\'', '"'))).build());
     }
 
     String token() {

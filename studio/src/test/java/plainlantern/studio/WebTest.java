@@ -333,13 +333,16 @@ class WebTest extends StudioTest {
         ByteArrayOutputStream zip = new ByteArrayOutputStream();
         BundleWriter.write(two, sha -> new ByteArrayInputStream(sha.equals(second.id()) ? new byte[] {1, 2, 3} : jpeg(900, 600, 220)), zip);
         member = newMember();
-        MockHttpServletResponse begun = ask(multipart("/bundles").file(new MockMultipartFile("file", "card.zip", "application/zip", zip.toByteArray())));
+        MockHttpServletResponse begun = ask(multipart("/bundles")
+                .file(new MockMultipartFile("file", "card.zip", "application/zip", zip.toByteArray())));
         String address = answer(begun).path("address").asString("");
-        assertThat(until(() -> answer(ask(get(address))).path("failed").asString(""), said -> !said.isEmpty())).contains("was changed: High water");
+        assertThat(until(() -> answer(ask(get(address))).path("failed").asString(""), said -> !said.isEmpty()))
+                .contains("was changed: High water");
         assertThat(ask(get("/pictures/" + picture.id() + "/small")).getStatus()).isEqualTo(404);
         assertThat(ask(get("/sheets")).getContentAsString()).contains("No sheets yet");
         byte[] cut = Arrays.copyOf(zip.toByteArray(), zip.size() / 2);
-        MockHttpServletResponse refused = ask(multipart("/bundles").file(new MockMultipartFile("file", "card.zip", "application/zip", cut)));
+        MockHttpServletResponse refused = ask(multipart("/bundles")
+                .file(new MockMultipartFile("file", "card.zip", "application/zip", cut)));
         assertThat(refused.getStatus()).isEqualTo(422);
         assertThat(answer(refused).path("message").asString("")).contains("damaged");
     }

@@ -32,7 +32,8 @@ public class AccountController {
     private final ShortJobs jobs;
     private final boolean demo;
 
-    AccountController(AccountStore accounts, Passwords passwords, Door door, Tries tries, Entry entry, Quotas quotas, ShortJobs jobs, @Value("${lantern.demo}") boolean demo) {
+    AccountController(AccountStore accounts, Passwords passwords, Door door, Tries tries, Entry entry, Quotas quotas, ShortJobs jobs,
+            @Value("${lantern.demo}") boolean demo) {
         this.accounts = accounts;
         this.passwords = passwords;
         this.door = door;
@@ -49,7 +50,8 @@ public class AccountController {
     }
 
     @GetMapping("/sign-in")
-    String signIn(Model model, @RequestParam(required = false) String wrong, @RequestParam(required = false) String left, @RequestParam(required = false) String erased) {
+    String signIn(Model model, @RequestParam(required = false) String wrong, @RequestParam(required = false) String left,
+            @RequestParam(required = false) String erased) {
         model.addAttribute("demo", demo);
         model.addAttribute("wrong", wrong != null);
         model.addAttribute("left", left != null);
@@ -63,10 +65,12 @@ public class AccountController {
     }
 
     @PostMapping("/sign-up")
-    String make(@RequestParam String name, @RequestParam String password, Model model, HttpServletRequest request, HttpServletResponse response) {
+    String make(@RequestParam String name, @RequestParam String password, Model model, HttpServletRequest request,
+            HttpServletResponse response) {
         try {
             String wanted = Names.checked(name);
-            BadInput.unless(tries.signUp(request.getRemoteAddr()), "name", "Many accounts were made from here in a short time. Try again in an hour.");
+            BadInput.unless(tries.signUp(request.getRemoteAddr()), "name",
+                    "Many accounts were made from here in a short time. Try again in an hour.");
             Member member = added(wanted, passwords.hashed(password, wanted));
             SecurityLog.said("sign-up", member.id(), request.getRemoteAddr());
             entry.let(member, request, response);
@@ -98,7 +102,8 @@ public class AccountController {
     }
 
     @PostMapping("/account/password")
-    String password(@AuthenticationPrincipal Member member, @RequestParam String present, @RequestParam String password, Model model, HttpServletRequest request) {
+    String password(@AuthenticationPrincipal Member member, @RequestParam String present, @RequestParam String password, Model model,
+            HttpServletRequest request) {
         try {
             known(member, present, request);
             accounts.change(member.id(), passwords.hashed(password, member.name(), member.signIn()));

@@ -16,13 +16,15 @@ public class AccountStore {
 
     /** The account that signs in so, whatever the capitals. */
     public Optional<Member> find(String signIn) {
-        return db.sql("select id, name, sign_in from account where lower(sign_in) = lower(:sign_in) and erased_at is null").param("sign_in", signIn)
+        return db.sql("select id, name, sign_in from account where lower(sign_in) = lower(:sign_in) and erased_at is null")
+                .param("sign_in", signIn)
                 .query(Member.class).optional();
     }
 
     /** The hash of an account's password. */
     Optional<String> hash(UUID account) {
-        return db.sql("select password_hash from account where id = :id and erased_at is null").param("id", account).query(String.class).optional();
+        return db.sql("select password_hash from account where id = :id and erased_at is null").param("id", account)
+                .query(String.class).optional();
     }
 
     /** Throws {@code DuplicateKeyException} where another account signs in so. */
@@ -44,6 +46,7 @@ public class AccountStore {
 
     /** Nobody can sign in any more; what the account holds goes little by little. */
     public void erase(UUID account) {
-        db.sql("update account set erased_at = now(), name = '', sign_in = 'erased ' || id, password_hash = '' where id = :id").param("id", account).update();
+        db.sql("update account set erased_at = now(), name = '', sign_in = 'erased ' || id, password_hash = '' where id = :id")
+                .param("id", account).update();
     }
 }

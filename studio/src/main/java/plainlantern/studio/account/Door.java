@@ -31,7 +31,8 @@ class Door implements AuthenticationProvider {
         String name = asked.getName().strip();
         String address = asked.getDetails() instanceof WebAuthenticationDetails details ? String.valueOf(details.getRemoteAddress()) : "";
         Optional<Member> member = name.isEmpty() || name.length() > 200 || name.indexOf('\0') >= 0 ? Optional.empty() : accounts.find(name);
-        if (!right(member, name, String.valueOf(asked.getCredentials()), address)) throw new BadCredentialsException("Name or password is wrong.");
+        if (!right(member, name, String.valueOf(asked.getCredentials()), address))
+            throw new BadCredentialsException("Name or password is wrong.");
         SecurityLog.said("sign-in", member.get().id(), address);
         SignedIn in = new SignedIn(member.get());
         in.setDetails(asked.getDetails());

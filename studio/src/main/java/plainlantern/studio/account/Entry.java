@@ -31,6 +31,7 @@ public class Entry {
 
     /** Ends all sessions of an account but one; {@code keep} is "" to end them all. */
     void out(UUID account, String keep) {
-        for (String session : sessions.findByPrincipalName(account.toString()).keySet()) if (!session.equals(keep)) sessions.deleteById(session);
+        for (String session : sessions.findByPrincipalName(account.toString()).keySet())
+            if (!session.equals(keep)) sessions.deleteById(session);
     }
 }

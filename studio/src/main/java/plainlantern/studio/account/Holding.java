@@ -13,8 +13,10 @@ import plainlantern.studio.quota.Usage;
  */
 public record Holding(String what, String used, String most, double share) {
     static List<Holding> of(Usage usage, Quota quota) {
-        return List.of(bytes("Pictures", usage.pictures(), quota.pictureBytes()), number("Sheets, deleted ones included", usage.sheets(), quota.sheets()),
-                bytes("Steps and versions of all sheets", usage.history(), quota.historyBytes()), bytes("Finished files", usage.files(), quota.fileBytes()),
+        return List.of(bytes("Pictures", usage.pictures(), quota.pictureBytes()),
+                number("Sheets, deleted ones included", usage.sheets(), quota.sheets()),
+                bytes("Steps and versions of all sheets", usage.history(), quota.historyBytes()),
+                        bytes("Finished files", usage.files(), quota.fileBytes()),
                 number("Files waiting to be made", usage.waiting(), quota.waiting()));
     }
 

@@ -23,7 +23,8 @@ final class Names {
 
     private static boolean seen(int c) {
         return switch (Character.getType(c)) {
-            case Character.CONTROL, Character.FORMAT, Character.SURROGATE, Character.PRIVATE_USE, Character.UNASSIGNED, Character.LINE_SEPARATOR, Character.PARAGRAPH_SEPARATOR -> false;
+            case Character.CONTROL, Character.FORMAT, Character.SURROGATE, Character.PRIVATE_USE, Character.UNASSIGNED,
+                    Character.LINE_SEPARATOR, Character.PARAGRAPH_SEPARATOR -> false;
             case Character.SPACE_SEPARATOR -> c == ' ';
             default -> true;
         };

@@ -28,8 +28,10 @@ class Passwords {
 
     /** The hash of a new password; throws {@link BadInput} for one that is short, or among those that are tried first. */
     String hashed(String password, String... around) {
-        BadInput.unless(password.codePointCount(0, password.length()) >= LEAST, "password", "A password has " + LEAST + " characters at least.");
-        BadInput.unless(password.getBytes(StandardCharsets.UTF_8).length <= MOST_BYTES, "password", "A password has at most " + MOST_BYTES + " bytes.");
+        BadInput.unless(password.codePointCount(0, password.length()) >= LEAST, "password", "A password has " + LEAST
+                + " characters at least.");
+        BadInput.unless(password.getBytes(StandardCharsets.UTF_8).length <= MOST_BYTES, "password", "A password has at most "
+                + MOST_BYTES + " bytes.");
         BadInput.unless(meter.measure(password, List.of(around)).getGuessesLog10() >= GUESSES, "password",
                 "This password is one of those that are tried first. Take several words that have nothing to do with each other.");
         return encoder.encode(password);

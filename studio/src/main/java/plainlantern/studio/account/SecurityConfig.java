@@ -22,7 +22,10 @@ import org.springframework.security.web.savedrequest.NullRequestCache;
 import org.springframework.security.web.util.matcher.AnyRequestMatcher;
 import org.springframework.security.web.util.matcher.RequestHeaderRequestMatcher;
 
-/** Everything needs a sign-in but the sign-in itself; nothing is loaded from elsewhere, no script or style stands inline; nothing is stored for strangers. */
+/**
+ * Everything needs a sign-in but the sign-in itself; nothing is loaded from elsewhere, no script or style stands inline; nothing is stored
+ * for strangers.
+ */
 @Configuration
 public class SecurityConfig {
     private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; "
@@ -37,14 +40,16 @@ public class SecurityConfig {
                         .requestMatchers("/sign-in", "/sign-up", "/demo/enter", "/error", "/css/**", "/js/**", "/fonts/**",
                                 "/vendor/**", "/webjars/**", "/mark.svg").permitAll()
                         .anyRequest().authenticated())
-                .formLogin(form -> form.loginPage("/sign-in").usernameParameter("name").defaultSuccessUrl("/sheets", true).failureHandler(failed()))
+                .formLogin(form -> form.loginPage("/sign-in").usernameParameter("name").defaultSuccessUrl("/sheets", true)
+                        .failureHandler(failed()))
                 .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?left"))
                 .requestCache(cache -> cache.requestCache(new NullRequestCache()))
                 .csrf(csrf -> csrf.csrfTokenRepository(new CsrfTokens()))
                 // A script that lost its session gets a plain status to act on, not a page.
                 .exceptionHandling(e -> e
                         .accessDeniedHandler((request, response, refused) -> {
-                            SecurityLog.refused(refused.getClass().getSimpleName(), request.getMethod(), request.getRequestURI(), account(request), request.getRemoteAddr());
+                            SecurityLog.refused(refused.getClass().getSimpleName(), request.getMethod(), request.getRequestURI(),
+                                    account(request), request.getRemoteAddr());
                             response.sendError(HttpStatus.FORBIDDEN.value());
                         })
                         .defaultAuthenticationEntryPointFor(new HttpStatusEntryPoint(UNAUTHORIZED), new RequestHeaderRequestMatcher("X-CSRF-TOKEN"))

@@ -16,6 +16,7 @@ public final class SecurityLog {
 
     /** A request that was refused. */
     static void refused(String why, String method, String path, String account, String address) {
-        LOG.warn("refused: {} {} {} account={} address={}", why, method, path.length() > 200 ? path.substring(0, 200) : path, account, address);
+        LOG.warn("refused: {} {} {} account={} address={}", why, method, path.length() > 200 ? path.substring(0, 200)
+                : path, account, address);
     }
 }

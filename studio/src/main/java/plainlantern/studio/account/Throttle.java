@@ -15,5 +15,6 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param signUpTime the time in which those are counted
  */
 @ConfigurationProperties("lantern.throttle")
-record Throttle(@DefaultValue("10") int passwords, @DefaultValue("100") int byAccount, @DefaultValue("60") int byAddress, @DefaultValue("15m") Duration within,
+record Throttle(@DefaultValue("10") int passwords, @DefaultValue("100") int byAccount, @DefaultValue("60") int byAddress,
+        @DefaultValue("15m") Duration within,
         @DefaultValue("20") int signUps, @DefaultValue("1h") Duration signUpTime) {}

@@ -72,7 +72,9 @@ public class CheckController {
     private Map<String, Legibility> read(Sheet sheet, Member member) {
         Map<String, Legibility> read = new HashMap<>();
         for (Panel panel : sheet.panels()) {
-            if (panel.role() == Role.CAPTION && !panel.hidden()) paints.look(member.id(), previews -> Contrast.of(sheet, panel, previews)).ifPresent(reading -> read.put(panel.id(), reading));
+            if (panel.role() == Role.CAPTION && !panel.hidden())
+                paints.look(member.id(), previews -> Contrast.of(sheet, panel, previews))
+                        .ifPresent(reading -> read.put(panel.id(), reading));
         }
         return read;
     }
@@ -86,7 +88,8 @@ public class CheckController {
         BadInput.unless(sheet.reaches(x, y), "pixels", "That is beside the sheet.");
         double pixel = Unit.MM_PER_INCH / sheet.ppi();
         Sheet seen = kept ? keeps.last(id).orElseThrow(() -> new BadInput("pixels", "No version is saved yet.")) : sheet;
-        BufferedImage part = paints.pixels(member.id(), Scene.of(seen), sheet.ppi(), (int) Math.floor(x / pixel - across / 2.0), (int) Math.floor(y / pixel - down / 2.0), across, down);
+        BufferedImage part = paints.pixels(member.id(), Scene.of(seen), sheet.ppi(), (int) Math.floor(x / pixel - across / 2.0),
+                (int) Math.floor(y / pixel - down / 2.0), across, down);
         return ResponseEntity.ok().contentType(MediaType.IMAGE_PNG).cacheControl(CacheControl.maxAge(Duration.ofMinutes(10)).cachePrivate()).body(Encoder.png(part, sheet.ppi()));
     }
 }

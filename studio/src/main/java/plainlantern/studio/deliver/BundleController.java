@@ -52,7 +52,8 @@ public class BundleController {
         Sheet sheet = sheets.open(id, member.id()).sheet();
         return ResponseEntity.ok().contentType(MediaType.parseMediaType("application/zip"))
                 .header(HttpHeaders.CONTENT_DISPOSITION, attachment(FileNames.safe(sheet.name()) + ".lantern.zip"))
-                .body(downloads.of(member.id(), out -> BundleWriter.write(sheet, sha -> new PartedStream(from -> pictures.part(member.id(), sha, from, PART)), out)));
+                .body(downloads.of(member.id(), out -> BundleWriter.write(sheet,
+                        sha -> new PartedStream(from -> pictures.part(member.id(), sha, from, PART)), out)));
     }
 
     /** Where to ask how far it is. */
@@ -81,7 +82,8 @@ public class BundleController {
     State state(@AuthenticationPrincipal Member member, @PathVariable UUID bundle) {
         BundleImportStore.Row row = store.find(member.id(), bundle).orElseThrow(NotFound::new);
         if (row.sheet() != null) return new State(1, "", "", "/sheets/" + row.sheet());
-        String failed = row.failed().isEmpty() && row.silent() ? "The server stopped while the bundle was being opened. Open it again." : row.failed();
+        String failed = row.failed().isEmpty() && row.silent() ? "The server stopped while the bundle was being opened. Open it again."
+                : row.failed();
         return new State(row.share(), row.told(), failed, "");
     }
 

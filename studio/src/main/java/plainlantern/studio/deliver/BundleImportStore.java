@@ -28,7 +28,8 @@ class BundleImportStore {
     UUID add(UUID account, String told) {
         UUID id = UUID.randomUUID();
         db.sql("delete from bundle_import where changed_at < now() - interval '1 day'").update();
-        db.sql("insert into bundle_import (id, account_id, told) values (:id, :account, :told)").param("id", id).param("account", account).param("told", told).update();
+        db.sql("insert into bundle_import (id, account_id, told) values (:id, :account, :told)").param("id", id).param("account", account)
+                .param("told", told).update();
         return id;
     }
 
@@ -40,7 +41,8 @@ class BundleImportStore {
     }
 
     void told(UUID id, double share, String told) {
-        db.sql("update bundle_import set share = :share, told = :told, changed_at = now() where id = :id").param("id", id).param("share", share).param("told", told).update();
+        db.sql("update bundle_import set share = :share, told = :told, changed_at = now() where id = :id").param("id", id)
+                .param("share", share).param("told", told).update();
     }
 
     void failed(UUID id, String why) {
@@ -48,7 +50,8 @@ class BundleImportStore {
     }
 
     void done(UUID id, UUID sheet) {
-        db.sql("update bundle_import set share = 1, sheet_id = :sheet, changed_at = now() where id = :id").param("id", id).param("sheet", sheet).update();
+        db.sql("update bundle_import set share = 1, sheet_id = :sheet, changed_at = now() where id = :id").param("id", id)
+                .param("sheet", sheet).update();
     }
 
     /** How many of the account's are under way. */

@@ -43,7 +43,8 @@ class BundleImports implements AutoCloseable {
 
     /** Takes a file over, which must be a bundle as far as that can be seen at once, and has it opened; removes it in the end. */
     UUID begin(UUID account, Path file) throws IOException {
-        BadInput.unless(store.open(account) < EACH, "bundle", "There are " + EACH + " bundles being opened already. Let one of them end first.");
+        BadInput.unless(store.open(account) < EACH, "bundle", "There are " + EACH
+                + " bundles being opened already. Let one of them end first.");
         Bundle bundle = Bundle.open(file);
         UUID id = store.add(account, "Opening " + bundle.sheet().name() + " …");
         threads.execute(() -> {

@@ -48,7 +48,8 @@ public class DeliverController {
     private final Downloads downloads;
     private final Estimate estimate = new Estimate();
 
-    DeliverController(Sheets sheets, SheetStore rows, Paints paints, DeliveryStore store, DeliveryJobs jobs, SetStore sets, Downloads downloads) {
+    DeliverController(Sheets sheets, SheetStore rows, Paints paints, DeliveryStore store, DeliveryJobs jobs, SetStore sets,
+            Downloads downloads) {
         this.sheets = sheets;
         this.rows = rows;
         this.paints = paints;
@@ -81,7 +82,8 @@ public class DeliverController {
         DeliveryOrder order = order(member, id, form, form.delivery());
         List<Page> pages = order.pages();
         order.delivery().check(pages);
-        return new Size("about " + Quotas.told(paints.sampled(member.id(), order.delivery(), pages, originals -> estimate.bytes(order.delivery(), pages, originals))));
+        return new Size("about " + Quotas.told(paints.sampled(member.id(), order.delivery(), pages,
+                originals -> estimate.bytes(order.delivery(), pages, originals))));
     }
 
     /** The deliveries that were ordered. */
@@ -117,7 +119,8 @@ public class DeliverController {
     @GetMapping("/sheets/{id}/delivery-others")
     String others(@AuthenticationPrincipal Member member, @PathVariable UUID id, Model model) {
         sheets.version(id, member.id());
-        model.addAttribute("others", rows.latest(member.id(), MOST_SHEETS).stream().filter(row -> !row.id().equals(id)).limit(MOST_SHEETS - 1).toList());
+        model.addAttribute("others", rows.latest(member.id(), MOST_SHEETS).stream().filter(row -> !row.id().equals(id))
+                .limit(MOST_SHEETS - 1).toList());
         return "deliver/others :: list";
     }
 

@@ -40,7 +40,8 @@ class DeliveryJobs implements AutoCloseable {
                 .execute((job, context) -> deliveries.paint(UUID.fromString(job.getId())));
         RecurringTask<Void> cleaning = Tasks.recurring("old deliveries", FixedDelay.ofHours(1)).execute((job, context) -> deliveries.forgetOld());
         scheduler = Scheduler.create(new TransactionAwareDataSourceProxy(dataSource), painting).startTasks(cleaning).threads(AT_ONCE).pollingInterval(Duration.ofSeconds(1))
-                .heartbeatInterval(HEARTBEAT).missedHeartbeatsLimit(SILENT).shutdownMaxWait(Duration.ofSeconds(5)).enableImmediateExecution().build();
+                .heartbeatInterval(HEARTBEAT).missedHeartbeatsLimit(SILENT).shutdownMaxWait(Duration.ofSeconds(5))
+                        .enableImmediateExecution().build();
     }
 
     @EventListener(ApplicationReadyEvent.class)

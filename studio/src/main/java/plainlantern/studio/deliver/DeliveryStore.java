@@ -64,7 +64,8 @@ class DeliveryStore {
 
     /** Its node stops: the try that it is at does not count. */
     void giveBack(UUID id) {
-        db.sql("update delivery set state = 'waiting', tries = greatest(0, tries - 1) where id = :id and state = 'painting'").param("id", id).update();
+        db.sql("update delivery set state = 'waiting', tries = greatest(0, tries - 1) where id = :id and state = 'painting'")
+                .param("id", id).update();
     }
 
     DeliveryOrder order(UUID id) {

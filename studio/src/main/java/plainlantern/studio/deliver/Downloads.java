@@ -37,7 +37,8 @@ class Downloads implements WebMvcConfigurer {
 
     /** The same answer, counted as one of the account's; throws {@link Busy} where it has as many as it can have. */
     StreamingResponseBody of(UUID account, StreamingResponseBody body) {
-        if (running.getOrDefault(account, 0) >= EACH) throw new Busy("You are saving " + EACH + " files already. Try again when one of them has arrived.");
+        if (running.getOrDefault(account, 0) >= EACH)
+            throw new Busy("You are saving " + EACH + " files already. Try again when one of them has arrived.");
         return out -> {
             running.merge(account, 1, Integer::sum);
             try {

@@ -32,14 +32,18 @@ public class ShortJobs implements AutoCloseable {
         List<RecurringTask<?>> recurring = new ArrayList<>();
         for (ShortJob job : jobs) {
             OneTimeTask<Void> task = Tasks.oneTime(job.name())
-                    .onFailure(new FailureHandler.MaxRetriesFailureHandler<>(TRIES, new FailureHandler.OnFailureRetryLater<>(Duration.ofSeconds(20))))
+                    .onFailure(new FailureHandler.MaxRetriesFailureHandler<>(TRIES,
+                            new FailureHandler.OnFailureRetryLater<>(Duration.ofSeconds(20))))
                     .execute((instance, context) -> job.run(instance.getId()));
             kinds.put(job.name(), task);
             all.add(task);
-            job.every().ifPresent(time -> recurring.add(Tasks.recurring(job.name() + ", by the clock", FixedDelay.of(time)).execute((instance, context) -> job.run(""))));
+            job.every().ifPresent(time -> recurring.add(Tasks.recurring(job.name() + ", by the clock", FixedDelay.of(time))
+                    .execute((instance, context) -> job.run(""))));
         }
-        scheduler = Scheduler.create(dataSource, all).startTasks(recurring).tableName("short_tasks").threads(AT_ONCE).pollingInterval(Duration.ofSeconds(1))
-                .heartbeatInterval(Duration.ofSeconds(5)).missedHeartbeatsLimit(4).shutdownMaxWait(Duration.ofSeconds(3)).enableImmediateExecution().build();
+        scheduler = Scheduler.create(dataSource, all).startTasks(recurring).tableName("short_tasks").threads(AT_ONCE)
+                .pollingInterval(Duration.ofSeconds(1))
+                .heartbeatInterval(Duration.ofSeconds(5)).missedHeartbeatsLimit(4).shutdownMaxWait(Duration.ofSeconds(3))
+                        .enableImmediateExecution().build();
     }
 
     @EventListener(ApplicationReadyEvent.class)

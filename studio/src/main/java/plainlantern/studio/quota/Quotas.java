@@ -29,31 +29,34 @@ public class Quotas {
     /** Room for pictures of so many bytes more. */
     public void pictures(UUID account, long more) {
         long used = usage(account).pictures();
-        BadInput.unless(used + more <= quota.pictureBytes(), "pictures", "Your pictures take " + told(used) + " of " + told(quota.pictureBytes())
+        BadInput.unless(used + more <= quota.pictureBytes(), "pictures", "Your pictures take " + told(used) + " of "
+                + told(quota.pictureBytes())
                 + "; " + told(more) + " more do not fit." + MAKE_ROOM);
     }
 
     /** Room for one sheet more, its first step of so many bytes. */
     public void sheet(UUID account, long bytes) {
         Usage used = usage(account);
-        BadInput.unless(used.sheets() < quota.sheets(), "sheets", "You have " + used.sheets() + " sheets, the most an account holds." + MAKE_ROOM);
-        history(used, bytes);
+        BadInput.unless(used.sheets() < quota.sheets(), "sheets", "You have " + used.sheets()
+                + " sheets, the most an account holds." + MAKE_ROOM);
+        history(used.history(), bytes);
     }
 
     /** Room for steps or versions of so many bytes more. */
     public void history(UUID account, long more) {
-        history(usage(account), more);
+        history(store.history(account), more);
     }
 
-    private void history(Usage used, long more) {
-        BadInput.unless(used.history() + more <= quota.historyBytes(), "history", "The steps and versions of your sheets take " + told(used.history())
+    private void history(long used, long more) {
+        BadInput.unless(used + more <= quota.historyBytes(), "history", "The steps and versions of your sheets take " + told(used)
                 + ", the most an account holds." + MAKE_ROOM);
     }
 
     /** Room for so many files more that wait to be made. */
     public void waiting(UUID account, int more) {
         Usage used = usage(account);
-        BadInput.unless(used.waiting() + more <= quota.waiting(), "", "There are " + used.waiting() + " files waiting already. Let them end first.");
+        BadInput.unless(used.waiting() + more <= quota.waiting(), "", "There are " + used.waiting()
+                + " files waiting already. Let them end first.");
         files(used, 1);
     }
 
@@ -63,7 +66,8 @@ public class Quotas {
     }
 
     private void files(Usage used, long more) {
-        BadInput.unless(used.files() + more <= quota.fileBytes(), "", "Your finished files take " + told(used.files()) + " of " + told(quota.fileBytes())
+        BadInput.unless(used.files() + more <= quota.fileBytes(), "", "Your finished files take " + told(used.files()) + " of "
+                + told(quota.fileBytes())
                 + ". Remove some of them from the lists in Hand over, or wait: each goes after seven days.");
     }
 

@@ -22,4 +22,10 @@ class UsageStore {
                        (select count(*) from delivery where account_id = :account and state in ('waiting', 'painting')) as waiting
                 """).param("account", account).query(Usage.class).single();
     }
+
+    /** Of the steps and versions alone: every edit asks. */
+    long history(UUID account) {
+        return db.sql("select coalesce(sum(bytes), 0) from sheet where account_id = :account").param("account", account)
+                .query(Long.class).single();
+    }
 }

@@ -36,7 +36,8 @@ public class Room {
 
     /** Throws {@link BadInput} where so much can never be had here. */
     public void possible(long bytes) {
-        BadInput.unless(bytes <= most(), "ppi", "This takes about " + Quotas.told(bytes) + " of memory; the server has " + Quotas.told(most())
+        BadInput.unless(bytes <= most(), "ppi", "This takes about " + Quotas.told(bytes) + " of memory; the server has "
+                + Quotas.told(most())
                 + " for it. Choose fewer pixels per inch, or smaller pictures.");
     }
 

@@ -8,7 +8,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** The folder for files that this process works on: uploads, and deliveries on their way. What dead processes left behind goes at the next start. */
+/**
+ * The folder for files that this process works on: uploads, and deliveries on their way. What dead processes left behind goes at the next
+ * start.
+ */
 public final class Work {
     private static final String NAME = "plain-lantern-work-";
     private static final Path OWN = made(Path.of(System.getProperty("java.io.tmpdir")));

@@ -22,6 +22,7 @@ class DamagedPage {
     Object damaged(Damaged problem, HttpServletRequest request) {
         if (request.getHeader("X-CSRF-TOKEN") != null || !(request.getUserPrincipal() instanceof SignedIn member))
             return ResponseEntity.status(HttpStatus.CONFLICT).body(Map.of("field", "", "message", problem.getMessage()));
-        return new ModelAndView("sheets/damaged", Map.of("card", sheets.card(problem.sheet(), member.getPrincipal().id())), HttpStatus.CONFLICT);
+        return new ModelAndView("sheets/damaged", Map.of("card", sheets.card(problem.sheet(), member.getPrincipal().id())),
+                HttpStatus.CONFLICT);
     }
 }

@@ -28,12 +28,14 @@ public class KeepStore {
     }
 
     public Optional<Sheet> document(UUID sheet, UUID id) {
-        return db.sql("select document::text from keep where sheet_id = :sheet and id = :id").param("sheet", sheet).param("id", id).query(String.class).optional().map(KeepStore::read);
+        return db.sql("select document::text from keep where sheet_id = :sheet and id = :id").param("sheet", sheet).param("id", id)
+                .query(String.class).optional().map(KeepStore::read);
     }
 
     /** The version that was kept last. */
     public Optional<Sheet> last(UUID sheet) {
-        return db.sql("select document::text from keep where sheet_id = :sheet order by made_at desc, id limit 1").param("sheet", sheet).query(String.class).optional().map(KeepStore::read);
+        return db.sql("select document::text from keep where sheet_id = :sheet order by made_at desc, id limit 1").param("sheet", sheet)
+                .query(String.class).optional().map(KeepStore::read);
     }
 
     private static Sheet read(String document) {
@@ -45,12 +47,14 @@ public class KeepStore {
     }
 
     void add(UUID sheet, String name, Document document) {
-        db.sql("insert into keep (id, sheet_id, name, document, bytes) values (:id, :sheet, :name, :document::jsonb, :bytes)").param("id", UUID.randomUUID())
+        db.sql("insert into keep (id, sheet_id, name, document, bytes) values (:id, :sheet, :name, :document::jsonb, :bytes)")
+                .param("id", UUID.randomUUID())
                 .param("sheet", sheet).param("name", name).param("document", document.json()).param("bytes", document.bytes()).update();
     }
 
     /** Returns the bytes that went. */
     long remove(UUID sheet, UUID id) {
-        return db.sql("delete from keep where sheet_id = :sheet and id = :id returning bytes").param("sheet", sheet).param("id", id).query(Long.class).optional().orElse(0L);
+        return db.sql("delete from keep where sheet_id = :sheet and id = :id returning bytes").param("sheet", sheet).param("id", id)
+                .query(Long.class).optional().orElse(0L);
     }
 }

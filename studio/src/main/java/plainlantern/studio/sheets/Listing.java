@@ -30,6 +30,7 @@ public record Listing(String find, Order order, int page, boolean away) {
 
     static Listing of(String find, String order, int page, boolean away) {
         String text = find.strip();
-        return new Listing(text.length() > 120 ? text.substring(0, 120) : text, Choice.called(order, Order.values()).orElse(Order.CHANGED), Math.max(1, Math.min(page, 1_000_000)), away);
+        return new Listing(text.length() > 120 ? text.substring(0, 120) : text, Choice.called(order, Order.values()).orElse(Order.CHANGED),
+                Math.max(1, Math.min(page, 1_000_000)), away);
     }
 }

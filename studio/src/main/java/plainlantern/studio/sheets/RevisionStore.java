@@ -17,12 +17,14 @@ class RevisionStore {
 
     /** The document of a revision, as text; empty where that is not kept. */
     Optional<String> document(UUID sheet, int number) {
-        return db.sql("select document::text from revision where sheet_id = :sheet and number = :number").param("sheet", sheet).param("number", number).query(String.class).optional();
+        return db.sql("select document::text from revision where sheet_id = :sheet and number = :number").param("sheet", sheet)
+                .param("number", number).query(String.class).optional();
     }
 
     /** The numbers of those kept before one, last one first. */
     List<Integer> before(UUID sheet, int number) {
-        return db.sql("select number from revision where sheet_id = :sheet and number < :number order by number desc").param("sheet", sheet).param("number", number)
+        return db.sql("select number from revision where sheet_id = :sheet and number < :number order by number desc").param("sheet", sheet)
+                .param("number", number)
                 .query(Integer.class).list();
     }
 
@@ -31,9 +33,11 @@ class RevisionStore {
      * bytes the history grew.
      */
     long put(UUID sheet, int number, String title, Document document, int kept) {
-        long gone = gone("delete from revision where sheet_id = :sheet and (number >= :number or number < :number - :kept) returning bytes", sheet, number, kept);
+        long gone = gone("delete from revision where sheet_id = :sheet and (number >= :number or number < :number - :kept) returning bytes",
+                sheet, number, kept);
         db.sql("insert into revision (sheet_id, number, title, document, bytes) values (:sheet, :number, :title, :document::jsonb, :bytes)")
-                .param("sheet", sheet).param("number", number).param("title", title).param("document", document.json()).param("bytes", document.bytes()).update();
+                .param("sheet", sheet).param("number", number).param("title", title).param("document", document.json())
+                        .param("bytes", document.bytes()).update();
         return document.bytes() - gone;
     }
 
@@ -52,6 +56,7 @@ class RevisionStore {
     }
 
     private long gone(String delete, UUID sheet, int number, long kept) {
-        return db.sql("with gone as (" + delete + ") select coalesce(sum(bytes), 0) from gone").param("sheet", sheet).param("number", number).param("kept", kept).query(Long.class).single();
+        return db.sql("with gone as (" + delete + ") select coalesce(sum(bytes), 0) from gone").param("sheet", sheet)
+                .param("number", number).param("kept", kept).query(Long.class).single();
     }
 }

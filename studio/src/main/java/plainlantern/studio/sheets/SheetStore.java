@@ -47,35 +47,42 @@ public class SheetStore {
             case NAME -> "lower(s.name), s.changed_at desc";
             case MADE -> "s.made_at desc";
         };
-        return db.sql(CARD + where(listing) + " order by " + order + ", s.id limit :page offset :skipped").param("account", account).param("find", listing.find())
+        return db.sql(CARD + where(listing) + " order by " + order + ", s.id limit :page offset :skipped").param("account", account)
+                .param("find", listing.find())
                 .param("page", Listing.PAGE).param("skipped", (long) (listing.page() - 1) * Listing.PAGE).query(Card.class).list();
     }
 
     int count(UUID account, Listing listing) {
-        return db.sql("select count(*) from sheet s " + where(listing)).param("account", account).param("find", listing.find()).query(Integer.class).single();
+        return db.sql("select count(*) from sheet s " + where(listing)).param("account", account).param("find", listing.find())
+                .query(Integer.class).single();
     }
 
     private static String where(Listing listing) {
-        return "where s.account_id = :account and s.deleted_at is " + (listing.away() ? "not null" : "null") + " and (:find = '' or position(lower(:find) in lower(s.name)) > 0)";
+        return "where s.account_id = :account and s.deleted_at is " + (listing.away() ? "not null" : "null")
+                + " and (:find = '' or position(lower(:find) in lower(s.name)) > 0)";
     }
 
     Optional<Card> card(UUID id, UUID account) {
-        return db.sql(CARD + "where s.id = :id and s.account_id = :account").param("id", id).param("account", account).query(Card.class).optional();
+        return db.sql(CARD + "where s.id = :id and s.account_id = :account").param("id", id).param("account", account)
+                .query(Card.class).optional();
     }
 
     /** Those of the sheets whose thumbnail is that of their present version. */
     List<Card> cards(UUID account, Collection<UUID> ids) {
-        return ids.isEmpty() ? List.of() : db.sql(CARD + "where s.account_id = :account and s.id in (:ids)").param("account", account).param("ids", ids).query(Card.class).list();
+        return ids.isEmpty() ? List.of() : db.sql(CARD + "where s.account_id = :account and s.id in (:ids)").param("account", account)
+                .param("ids", ids).query(Card.class).list();
     }
 
     public Optional<SheetRow> find(UUID id, UUID account) {
-        return db.sql("select " + ROW + " from sheet s where s.id = :id and s.account_id = :account and s.deleted_at is null").param("id", id).param("account", account)
+        return db.sql("select " + ROW + " from sheet s where s.id = :id and s.account_id = :account and s.deleted_at is null")
+                .param("id", id).param("account", account)
                 .query((row, n) -> row(row)).optional();
     }
 
     /** As {@link #find}, and nobody else can change the row until this transaction ends. */
     public Optional<SheetRow> lock(UUID id, UUID account) {
-        return db.sql("select " + ROW + " from sheet s where s.id = :id and s.account_id = :account and s.deleted_at is null for update").param("id", id).param("account", account)
+        return db.sql("select " + ROW + " from sheet s where s.id = :id and s.account_id = :account and s.deleted_at is null for update")
+                .param("id", id).param("account", account)
                 .query((row, n) -> row(row)).optional();
     }
 
@@ -93,7 +100,8 @@ public class SheetStore {
     }
 
     private static SheetRow row(ResultSet row) throws SQLException {
-        return new SheetRow(row.getObject("id", UUID.class), row.getObject("account_id", UUID.class), row.getString("name"), row.getInt("head"), row.getLong("version"),
+        return new SheetRow(row.getObject("id", UUID.class), row.getObject("account_id", UUID.class), row.getString("name"),
+                row.getInt("head"), row.getLong("version"),
                 row.getObject("changed_at", OffsetDateTime.class), row.getLong("bytes"));
     }
 
@@ -103,7 +111,8 @@ public class SheetStore {
 
     void add(UUID id, UUID account, Facts facts) {
         db.sql("insert into sheet (id, account_id, name, size, panels, head, version) values (:id, :account, :name, :size, :panels, 0, 1)")
-                .param("id", id).param("account", account).param("name", facts.name()).param("size", facts.size()).param("panels", facts.panels()).update();
+                .param("id", id).param("account", account).param("name", facts.name()).param("size", facts.size())
+                        .param("panels", facts.panels()).update();
     }
 
     /** Shows another revision; {@code more} bytes came to its history. */
@@ -120,7 +129,8 @@ public class SheetStore {
 
     /** Keeps what a card shows, unless the sheet was changed since. */
     void note(UUID id, long version, Facts facts) {
-        db.sql("update sheet set size = :size, panels = :panels, damaged = false where id = :id and version = :version").param("size", facts.size()).param("panels", facts.panels())
+        db.sql("update sheet set size = :size, panels = :panels, damaged = false where id = :id and version = :version")
+                .param("size", facts.size()).param("panels", facts.panels())
                 .param("id", id).param("version", version).update();
     }
 
@@ -138,12 +148,14 @@ public class SheetStore {
 
     /** Removes a sheet that was put away, for good. */
     boolean remove(UUID id, UUID account) {
-        return db.sql("delete from sheet where id = :id and account_id = :account and deleted_at is not null").param("id", id).param("account", account).update() == 1;
+        return db.sql("delete from sheet where id = :id and account_id = :account and deleted_at is not null").param("id", id)
+                .param("account", account).update() == 1;
     }
 
     /** All that were put away. */
     List<UUID> away(UUID account, int most) {
-        return db.sql("select id from sheet where account_id = :account and deleted_at is not null limit :most").param("account", account).param("most", most).query(UUID.class).list();
+        return db.sql("select id from sheet where account_id = :account and deleted_at is not null limit :most").param("account", account)
+                .param("most", most).query(UUID.class).list();
     }
 
     Optional<UUID> owner(UUID id) {

@@ -45,7 +45,8 @@ public class Sheets {
     /** Edits of one sheet on this node come one after the other, before any of them takes a connection. */
     private final Lock[] turns = IntStream.range(0, 64).mapToObj(i -> new ReentrantLock(true)).toArray(Lock[]::new);
 
-    Sheets(SheetStore sheets, RevisionStore revisions, KeepStore keeps, ShelvedStore shelved, Heads heads, MadeEditStore made, Quotas quotas,
+    Sheets(SheetStore sheets, RevisionStore revisions, KeepStore keeps, ShelvedStore shelved, Heads heads,
+            MadeEditStore made, Quotas quotas,
             TransactionTemplate transaction) {
         this.sheets = sheets;
         this.revisions = revisions;
@@ -161,7 +162,8 @@ public class Sheets {
     private static Edited edited(Sheet before, Function<Sheet, Edit> reading) {
         Edit edit = reading.apply(before);
         Sheet after = edit.on(before);
-        return after.equals(before) ? new Edited(before, "", Optional.empty()) : new Edited(before, edit.title(before), Optional.of(Document.of(after)));
+        return after.equals(before) ? new Edited(before, "", Optional.empty())
+                : new Edited(before, edit.title(before), Optional.of(Document.of(after)));
     }
 
     /** Empty where the sheet was changed meanwhile, or the edit was made. */
@@ -180,7 +182,7 @@ public class Sheets {
             long grown = revisions.put(row.id(), head, edited.title(), document, KEPT);
             long most = quotas.quota().sheetHistoryBytes();
             if (now.bytes() + grown > most) grown -= revisions.lighten(row.id(), head, most);
-            shelved.add(row.id(), account, document.pictures());
+            if (!document.sheet().shelf().equals(edited.before().shelf())) shelved.add(row.id(), account, document.pictures());
             return Optional.of(pointed(at, head, document.sheet(), grown));
         });
     }
@@ -204,9 +206,11 @@ public class Sheets {
             At at = at(id, account);
             if (at.version() != version || made(id, name)) return Optional.empty();
             int head = at.standing().row().head() + by;
-            Optional<String> there = (by < 0 ? at.standing().undo() : at.standing().redo()).isPresent() ? revisions.document(id, head) : Optional.empty();
+            Optional<String> there = (by < 0 ? at.standing().undo() : at.standing().redo()).isPresent() ? revisions.document(id, head)
+                    : Optional.empty();
             BadInput.unless(there.isPresent(), "", by < 0 ? "There is nothing to undo." : "There is nothing to redo.");
-            Sheet after = readable(there.get()).orElseThrow(() -> new BadInput("", "That step can’t be read, so the sheet stays as it is."));
+            Sheet after = readable(there.get())
+                    .orElseThrow(() -> new BadInput("", "That step can’t be read, so the sheet stays as it is."));
             return transaction.execute(status -> {
                 SheetRow now = sheets.lock(id, account).orElseThrow(NotFound::new);
                 if (now.version() != version || name.isPresent() && !made.add(id, name.get())) return Optional.empty();

@@ -37,8 +37,10 @@ public class SheetsController {
     }
 
     @GetMapping("/sheets")
-    String list(@AuthenticationPrincipal Member member, Model model, @RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "") String order,
-                @RequestParam(defaultValue = "1") int page, @RequestParam(required = false) String deleted, @RequestParam(required = false) String welcome) {
+    String list(@AuthenticationPrincipal Member member, Model model, @RequestParam(defaultValue = "") String find,
+            @RequestParam(defaultValue = "") String order,
+                @RequestParam(defaultValue = "1") int page, @RequestParam(required = false) String deleted,
+                        @RequestParam(required = false) String welcome) {
         Listing wanted = Listing.of(find, order, page, deleted != null);
         int count = sheets.count(member.id(), wanted);
         int pages = Math.max(1, (count + Listing.PAGE - 1) / Listing.PAGE);
@@ -134,7 +136,8 @@ public class SheetsController {
 
     /** The sheet painted small; the address carries the version, so a browser may keep it for ever. */
     @GetMapping("/sheets/{id}/thumbnail")
-    ResponseEntity<byte[]> thumbnail(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam(defaultValue = "0") long v) {
+    ResponseEntity<byte[]> thumbnail(@AuthenticationPrincipal Member member, @PathVariable UUID id,
+            @RequestParam(defaultValue = "0") long v) {
         byte[] png = thumbnails.find(id, member.id(), v).orElseThrow(NotFound::new);
         return ResponseEntity.ok().contentType(MediaType.IMAGE_PNG)
                 .cacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable()).body(png);

@@ -23,7 +23,8 @@ class ThumbnailStore {
     }
 
     boolean has(UUID sheet, long version) {
-        return db.sql("select count(*) from thumbnail where sheet_id = :sheet and version >= :version").param("sheet", sheet).param("version", version).query(Integer.class).single() == 1;
+        return db.sql("select count(*) from thumbnail where sheet_id = :sheet and version >= :version").param("sheet", sheet)
+                .param("version", version).query(Integer.class).single() == 1;
     }
 
     /** @param png null where that version cannot be painted */

@@ -26,7 +26,10 @@ import plainlantern.picture.Imported;
 import plainlantern.studio.room.Turns;
 import plainlantern.studio.web.Busy;
 
-/** The helper processes that read foreign files: a file that takes too long, too much memory, or crashes its decoder ends its helper and nothing else. */
+/**
+ * The helper processes that read foreign files: a file that takes too long, too much memory, or crashes its decoder ends its helper and
+ * nothing else.
+ */
 @Component
 class Importers implements AutoCloseable {
     private static final Duration PATIENCE = Duration.ofMinutes(5);
@@ -98,7 +101,9 @@ class Importers implements AutoCloseable {
             throw refused;
         } catch (IOException e) {
             LOG.warn("An import helper ended while it read a file, {}", late[0] ? "which took too long" : e.toString());
-            throw new BadInput("pictures", late[0] ? name + " takes too long to be read. Save it anew as a plain JPEG or PNG and bring that." : name + " is damaged and cannot be read.");
+            throw new BadInput("pictures", late[0] ? name
+                    + " takes too long to be read. Save it anew as a plain JPEG or PNG and bring that."
+                    : name + " is damaged and cannot be read.");
         } finally {
             limit.cancel(false);
             if (whole && !late[0]) putBack(helper);
@@ -123,11 +128,13 @@ class Importers implements AutoCloseable {
     /** The Java that runs this, with the same classes, a heap of its own, and no wish to keep it. */
     private List<String> command() {
         String classes = System.getProperty("java.class.path");
-        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Xmx" + settings.heap(), "-XX:+UseSerialGC",
+        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-Xmx" + settings.heap(), "-XX:+UseSerialGC",
                 "-XX:MinHeapFreeRatio=10", "-XX:MaxHeapFreeRatio=20", "-XX:-UsePerfData", "-Djava.awt.headless=true", "-cp", classes));
         // The application as one file carries its classes inside: its own launcher finds them.
         if (Importers.class.getProtectionDomain().getCodeSource().getLocation().toString().contains("BOOT-INF"))
-            command.addAll(List.of("-Dloader.main=" + ImportHelper.class.getName(), "org.springframework.boot.loader.launch.PropertiesLauncher"));
+            command.addAll(List.of("-Dloader.main=" + ImportHelper.class.getName(),
+                    "org.springframework.boot.loader.launch.PropertiesLauncher"));
         else command.add(ImportHelper.class.getName());
         return command;
     }

@@ -13,4 +13,5 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param idle   until a helper that has nothing to do ends
  */
 @ConfigurationProperties("lantern.imports")
-record Imports(@DefaultValue("3") int atOnce, @DefaultValue("60s") Duration time, @DefaultValue("1200m") String heap, @DefaultValue("60s") Duration idle) {}
+record Imports(@DefaultValue("3") int atOnce, @DefaultValue("60s") Duration time, @DefaultValue("1200m") String heap,
+        @DefaultValue("60s") Duration idle) {}

@@ -42,13 +42,15 @@ public class Paints {
 
     /** A part of the sheet from previews. */
     public BufferedImage part(UUID account, Scene scene, Box box, double ppi) {
-        return room.with(account, Cost.part(scene, box, ppi, previews()), () -> RasterPainter.part(scene, box, ppi, pictures.previews(account)));
+        return room.with(account, Cost.part(scene, box, ppi, previews()),
+                () -> RasterPainter.part(scene, box, ppi, pictures.previews(account)));
     }
 
     /** The pixels of a delivery, from the originals, as {@link RasterPainter#pixels} has them. */
     public BufferedImage pixels(UUID account, Scene scene, double ppi, int left, int top, int across, int down) {
         double pixel = Unit.MM_PER_INCH / ppi;
-        long cost = Cost.part(scene, new Box(left * pixel, top * pixel, across * pixel, down * pixel), ppi, originals(account, List.of(scene)));
+        long cost = Cost.part(scene, new Box(left * pixel, top * pixel, across * pixel, down * pixel), ppi,
+                originals(account, List.of(scene)));
         return room.with(account, cost, () -> RasterPainter.pixels(scene, ppi, left, top, across, down, pictures.originals(account)));
     }
 
@@ -59,7 +61,8 @@ public class Paints {
 
     /** Looks at a few small squares of a delivery, from the originals. */
     public <T> T sampled(UUID account, Delivery delivery, List<Page> pages, Function<PictureSource, T> work) {
-        return room.with(account, Cost.sampling(delivery, pages, originals(account, scenes(pages))), () -> work.apply(pictures.originals(account)));
+        return room.with(account, Cost.sampling(delivery, pages, originals(account, scenes(pages))),
+                () -> work.apply(pictures.originals(account)));
     }
 
     /** What a delivery takes, bytes. */

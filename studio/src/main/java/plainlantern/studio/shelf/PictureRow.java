@@ -17,6 +17,7 @@ import plainlantern.sheet.Picture;
  */
 public record PictureRow(String sha, String fileKind, int width, int height, LocalDateTime taken, Double focalX, Double focalY,
                          Double footLeft, Double footRight, Double footDown, long bytes, Long readingBytes) {
+    private static final int RGB = 3;
     private static final int OURS = 4;
     /** Sixteen bits for each of four channels, ours, and turned. */
     private static final int WORST = 16;
@@ -39,7 +40,10 @@ public record PictureRow(String sha, String fileKind, int width, int height, Loc
         return new Picture(sha, name, width, height, focal, Optional.ofNullable(taken), foot, Optional.empty());
     }
 
-    /** Memory that decoding takes, its sides divided by {@code shrink} where the file allows it, and the file itself as the database hands it out. */
+    /**
+     * Memory that decoding takes, its sides divided by {@code shrink} where the file allows it, and the file itself as the database hands
+     * it out.
+     */
     long reading(int shrink) {
         long pixels = (long) width * height;
         long whole = readingBytes == null ? pixels * WORST : readingBytes;
@@ -49,11 +53,13 @@ public record PictureRow(String sha, String fileKind, int width, int height, Loc
     /** Memory that the decoded picture takes. */
     long held(int shrink) {
         long pixels = (long) width * height;
-        return pixels * OURS / (shrinks(readingBytes == null ? pixels * WORST : readingBytes) ? (long) shrink * shrink : 1);
+        long whole = readingBytes == null ? pixels * WORST : readingBytes;
+        long held = pixels * (whole <= pixels * (RGB + OURS) ? RGB : OURS);
+        return shrinks(whole) ? held / ((long) shrink * shrink) : held;
     }
 
     /** A JPEG that the fast decoder took when it came in is read with no more than its own pixels, turned or not. */
     private boolean shrinks(long whole) {
-        return fileKind.equals(FileKind.JPEG.name()) && whole <= (long) width * height * (3 + OURS);
+        return fileKind.equals(FileKind.JPEG.name()) && whole <= (long) width * height * (RGB + OURS);
     }
 }

@@ -41,7 +41,9 @@ public class PictureStore {
     /** Those of the pictures that belong to the account. */
     public List<PictureRow> owned(UUID account, Collection<String> shas) {
         if (shas.isEmpty()) return List.of();
-        return db.sql("select " + COLUMNS + " from picture p join picture_owner o on o.sha = p.sha where o.account_id = :account and p.sha in (:shas)").param("account", account).param("shas", shas).query(PictureRow.class).list();
+        return db.sql("select " + COLUMNS
+                + " from picture p join picture_owner o on o.sha = p.sha where o.account_id = :account and p.sha in (:shas)")
+                .param("account", account).param("shas", shas).query(PictureRow.class).list();
     }
 
     /** One kind of a picture's bytes, if the picture belongs to the account. */
@@ -69,7 +71,8 @@ public class PictureStore {
                 """).param("sha", picture.sha()).param("file_kind", picture.fileKind())
                 .param("width", picture.width()).param("height", picture.height())
                 .param("taken", picture.taken(), Types.TIMESTAMP).param("focal_x", picture.focalX(), Types.DOUBLE).param("focal_y", picture.focalY(), Types.DOUBLE)
-                .param("foot_left", picture.footLeft(), Types.DOUBLE).param("foot_right", picture.footRight(), Types.DOUBLE).param("foot_down", picture.footDown(), Types.DOUBLE)
+                .param("foot_left", picture.footLeft(), Types.DOUBLE).param("foot_right", picture.footRight(), Types.DOUBLE)
+                        .param("foot_down", picture.footDown(), Types.DOUBLE)
                 .param("bytes", picture.bytes()).param("reading", picture.readingBytes()).update();
         if (added == 0) return;
         String insert = "insert into picture_data (sha, kind, media_type, data) values (?, ?, ?, ?)";

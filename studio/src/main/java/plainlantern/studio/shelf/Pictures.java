@@ -79,7 +79,8 @@ public class Pictures {
      */
     public Picture add(UUID account, String fileName, Path file) throws IOException {
         long bytes = Files.size(file);
-        BadInput.unless(bytes <= PictureReader.MOST_BYTES, "pictures", String.format(Locale.ROOT, "%s has %.1f MB; at most 80 MB can be imported.", fileName, bytes / 1048576.0));
+        BadInput.unless(bytes <= PictureReader.MOST_BYTES, "pictures",
+                String.format(Locale.ROOT, "%s has %.1f MB; at most 80 MB can be imported.", fileName, bytes / 1048576.0));
         String sha = Sha256.of(file);
         if (store.owned(account, List.of(sha)).isEmpty()) quotas.pictures(account, bytes);
         Optional<PictureRow> there = store.find(sha);
@@ -103,7 +104,8 @@ public class Pictures {
 
     private void store(PictureRow row, Imported imported, Path file) {
         Map<String, PictureStore.Data> previews = new LinkedHashMap<>();
-        imported.previews().forEach((level, data) -> previews.put(kind(level), new PictureStore.Data(FileKind.of(data).orElseThrow().mediaType(), data)));
+        imported.previews().forEach((level, data) -> previews.put(kind(level),
+                new PictureStore.Data(FileKind.of(data).orElseThrow().mediaType(), data)));
         try {
             store.add(row, imported.file().kind().mediaType(), file, previews);
         } catch (IOException e) {
@@ -159,7 +161,8 @@ public class Pictures {
     /** A preview without a plain background. */
     PictureStore.Data cleared(UUID account, String sha, Level level, Cleared clear) {
         byte[] data = preview(account, sha, level).data();
-        return new PictureStore.Data(FileKind.PNG.mediaType(), room.with(account, PREVIEW, () -> Encoder.png(Backdrop.removed(clear, decoded(data)), 72)));
+        return new PictureStore.Data(FileKind.PNG.mediaType(),
+                room.with(account, PREVIEW, () -> Encoder.png(Backdrop.removed(clear, decoded(data)), 72)));
     }
 
     /** Where a picture stands, with that background taken out or none. */

@@ -22,7 +22,9 @@ class ErrorPages implements ErrorController {
     /** A request of a script of ours carries the token in its head. */
     static ResponseEntity<?> answer(HttpServletRequest request, int status) {
         Words words = Words.of(status);
-        if (request.getHeader("X-CSRF-TOKEN") != null) return ResponseEntity.status(status).body(Map.of("field", "", "message", words.title() + ". " + words.said()));
-        return ResponseEntity.status(status).contentType(new MediaType(MediaType.TEXT_HTML, StandardCharsets.UTF_8)).body(Words.page(status));
+        if (request.getHeader("X-CSRF-TOKEN") != null)
+            return ResponseEntity.status(status).body(Map.of("field", "", "message", words.title() + ". " + words.said()));
+        return ResponseEntity.status(status).contentType(new MediaType(MediaType.TEXT_HTML, StandardCharsets.UTF_8))
+                .body(Words.page(status));
     }
 }

@@ -44,14 +44,16 @@ public class Problems {
     /** What is asked for is there, but not now: the same request may go well in a minute. */
     @ExceptionHandler
     ResponseEntity<Map<String, String>> busy(Busy problem) {
-        return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE).header("Retry-After", "5").body(Map.of("field", "", "message", problem.getMessage()));
+        return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE).header("Retry-After", "5")
+                .body(Map.of("field", "", "message", problem.getMessage()));
     }
 
     /** One request that needs more memory than there is must not be the others' end. */
     @ExceptionHandler
     ResponseEntity<Map<String, String>> memory(OutOfMemoryError problem) {
         LOG.warn("A request ran out of memory", problem);
-        return answer(HttpStatus.INSUFFICIENT_STORAGE, new BadInput("", "The server has too little memory for this. Choose fewer pixels, or try again later."));
+        return answer(HttpStatus.INSUFFICIENT_STORAGE,
+                new BadInput("", "The server has too little memory for this. Choose fewer pixels, or try again later."));
     }
 
     @ExceptionHandler
@@ -70,7 +72,8 @@ public class Problems {
     }
 
     /** The database is away or full of work: said at once, and in no case the page of another error. */
-    @ExceptionHandler({TransientDataAccessException.class, DataAccessResourceFailureException.class, CannotCreateTransactionException.class})
+    @ExceptionHandler({TransientDataAccessException.class, DataAccessResourceFailureException.class,
+            CannotCreateTransactionException.class})
     ResponseEntity<?> database(Exception problem, HttpServletRequest request) {
         LOG.warn("The database did not do its part: {}", problem.toString());
         return ErrorPages.answer(request, HttpStatus.SERVICE_UNAVAILABLE.value());

@@ -18,7 +18,8 @@ public record Words(String title, String said) {
             413, new Words("That is too large", "Pictures have up to 80 MB, bundles up to 520 MB."),
             415, new Words("That can’t be read here", "Bring pictures in the Fill stage, and bundles in My sheets."),
             429, new Words("Too many tries", "Wait a quarter of an hour, then try again."),
-            500, new Words("Something went wrong on the server", "Nothing was changed by it. Try again; if it stays so, tell whoever runs this server."),
+            500, new Words("Something went wrong on the server",
+                    "Nothing was changed by it. Try again; if it stays so, tell whoever runs this server."),
             503, new Words("The server is busy", "It can’t do this just now. Try again in a minute."));
 
     public static Words of(int status) {

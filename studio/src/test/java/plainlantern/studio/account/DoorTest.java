@@ -30,7 +30,8 @@ class DoorTest {
 
     /** Found by what the shipped list and its patterns guess first (Wheeler: zxcvbn, USENIX Security 2016). */
     @ParameterizedTest
-    @ValueSource(strings = {"password12", "qwertyuiop", "1234567890", "iloveyou123", "aaaaaaaaaaaa", "anne reed anne", "sunshine2024", "short"})
+    @ValueSource(strings = {"password12", "qwertyuiop", "1234567890", "iloveyou123", "aaaaaaaaaaaa", "anne reed anne",
+            "sunshine2024", "short"})
     void passwordsThatAreTriedFirstAreRefused(String password) {
         assertThatThrownBy(() -> passwords.hashed(password, "Anne Reed")).isInstanceOf(BadInput.class);
     }
@@ -49,7 +50,8 @@ class DoorTest {
     /** Of IPv6 a household has a whole network (RFC 4291: 64 bits), of IPv4 an address. */
     @Test
     void addressesAreCountedAsTheyAreGivenOut() {
-        assertThat(Tries.network("2001:db8:1:2::77")).isEqualTo(Tries.network("2001:db8:1:2:ffff::1")).isNotEqualTo(Tries.network("2001:db8:1:3::77"));
+        assertThat(Tries.network("2001:db8:1:2::77")).isEqualTo(Tries.network("2001:db8:1:2:ffff::1"))
+                .isNotEqualTo(Tries.network("2001:db8:1:3::77"));
         assertThat(Tries.network("192.0.2.7")).isEqualTo("192.0.2.7");
     }
 }

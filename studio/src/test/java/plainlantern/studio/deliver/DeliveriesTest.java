@@ -33,7 +33,8 @@ class DeliveriesTest {
     private final DeliveryStore store = mock(DeliveryStore.class);
     private final Pictures pictures = mock(Pictures.class);
     private final Paints paints = mock(Paints.class);
-    private final Deliveries deliveries = new Deliveries(store, pictures, paints, new Room(1_000_000_000), mock(Quotas.class), mock(TransactionTemplate.class));
+    private final Deliveries deliveries = new Deliveries(store, pictures, paints, new Room(1_000_000_000), mock(Quotas.class),
+            mock(TransactionTemplate.class));
     private final UUID id = UUID.randomUUID();
 
     @BeforeEach
@@ -83,7 +84,8 @@ class DeliveriesTest {
     void whatCannotBeMadeIsRefusedBeforeItIsTaken() {
         assertThatThrownBy(() -> deliveries.check(order(1200))).isInstanceOf(BadInput.class).hasMessageContaining("megapixels");
         when(paints.cost(any(), any(), any())).thenReturn(1_400_000_000L);
-        assertThatThrownBy(() -> deliveries.check(order(127))).isInstanceOf(BadInput.class).hasMessageContaining("takes about 1.4 GB of memory; the server has 1.0 GB");
+        assertThatThrownBy(() -> deliveries.check(order(127))).isInstanceOf(BadInput.class)
+                .hasMessageContaining("takes about 1.4 GB of memory; the server has 1.0 GB");
         assertThat(Quotas.told(99_499)).isEqualTo("99 kB");
         assertThat(Quotas.told(34_560_000)).isEqualTo("34.6 MB");
     }

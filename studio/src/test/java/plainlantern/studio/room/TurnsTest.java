@@ -29,7 +29,10 @@ class TurnsTest {
         assertThat(turns.take("cleo", 1, SOON)).isTrue();
     }
 
-    /** Anne holds all and has two more wishes; Ben, who came last, gets what she gives back. A large wish is not passed by for ever by small ones. */
+    /**
+     * Anne holds all and has two more wishes; Ben, who came last, gets what she gives back. A large wish is not passed by for ever by small
+     * ones.
+     */
     @Test
     void whoHoldsLeastComesFirst() throws Exception {
         Turns turns = new Turns(10, 10);
