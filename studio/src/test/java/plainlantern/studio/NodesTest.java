@@ -22,7 +22,7 @@ import tools.jackson.databind.JsonNode;
 
 /** Nodes as processes: killed without a word while edits come in, two at once on one sheet, behind a proxy. */
 class NodesTest extends StudioTest {
-    private static final List<String> SMALL = List.of("-Xmx512m");
+    private static final List<String> SMALL = List.of("-Xmx512m", "-XX:TieredStopAtLevel=1");
     /** What starts faster: parts that no request asked for are made later, and the schema is known to be the present one. */
     private static final Map<String, String> SOON = Map.of("SPRING_MAIN_LAZYINITIALIZATION", "true", "SPRING_FLYWAY_ENABLED", "false");
 

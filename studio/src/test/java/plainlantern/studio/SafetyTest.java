@@ -109,8 +109,10 @@ class SafetyTest extends StudioTest {
     @Test
     void anAccountIsInItsOwnersHand() throws Exception {
         String name = visitor.signUp("Reed Warden", "reeds and water");
-        byte[] session = db.sql("select attribute_bytes from spring_session_attributes a join spring_session s on s.primary_id = a.session_primary_id "
-                + "where attribute_name = 'SPRING_SECURITY_CONTEXT' and principal_name = (select id::text from account where sign_in = :name)").param("name", name)
+        byte[] session = db.sql("""
+                select attribute_bytes from spring_session_attributes a join spring_session s on s.primary_id = a.session_primary_id
+                where attribute_name = 'SPRING_SECURITY_CONTEXT'
+                and principal_name = (select id::text from account where sign_in = :name)""").param("name", name)
                 .query((row, n) -> row.getBytes(1)).single();
         assertThat(new String(session, StandardCharsets.ISO_8859_1)).contains("Reed Warden").doesNotContain("$2a$");
         Visitor elsewhere = new Visitor(port);
@@ -153,7 +155,8 @@ class SafetyTest extends StudioTest {
     @Test
     void neitherTheContainerNorTheDatabaseSpeaksForUs() throws Exception {
         try (Socket socket = new Socket("127.0.0.1", port)) {
-            socket.getOutputStream().write("GET /sheets|{}^ HTTP/1.1\r\nHost: lantern\r\nConnection: close\r\n\r\n".getBytes(StandardCharsets.US_ASCII));
+            byte[] malformed = "GET /sheets|{}^ HTTP/1.1\r\nHost: lantern\r\nConnection: close\r\n\r\n".getBytes(StandardCharsets.US_ASCII);
+            socket.getOutputStream().write(malformed);
             assertThat(new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8)).startsWith("HTTP/1.1 400")
                     .contains("That address makes no sense").doesNotContain("Tomcat");
         }
@@ -253,7 +256,9 @@ class SafetyTest extends StudioTest {
         UUID id = sheet("Tide");
         sheets.apply(id, member.id(), sheet -> new RenameSheet("Ebb"));
         sheets.keep(id, member.id(), "As it was");
-        int all = db.sql("select sum(octet_length(document::text)) from (select document from revision where sheet_id = :id union all select document from keep where sheet_id = :id) d")
+        int all = db.sql("""
+                select sum(octet_length(document::text)) from (
+                    select document from revision where sheet_id = :id union all select document from keep where sheet_id = :id) d""")
                 .param("id", id).query(Integer.class).single();
         // PostgreSQL writes spaces between the members.
         assertThat(quotas.usage(member.id()).history() - before).isBetween(all / 2L, (long) all);

@@ -304,8 +304,13 @@ class TrialsTest extends StudioTest {
             node.ready();
             Visitor visitor = member(node, "Many sheets");
             UUID one = sheets.add(member.id(), Sheet.empty("Wall", Unit.MM, 100, 100, 96), "New sheet");
-            db.sql("insert into sheet (id, account_id, name, size, panels, head, version, changed_at) select gen_random_uuid(), :a, 'Wall ' || n, '100 × 100 mm', 0, 0, 1, now() - n * interval '1 minute' from generate_series(1, 9999) n").param("a", member.id()).update();
-            db.sql("insert into revision (sheet_id, number, title, document) select s.id, 0, 'New sheet', r.document from sheet s, revision r where s.account_id = :a and r.sheet_id = :one and s.id <> :one").param("a", member.id()).param("one", one).update();
+            db.sql("""
+                    insert into sheet (id, account_id, name, size, panels, head, version, changed_at)
+                    select gen_random_uuid(), :a, 'Wall ' || n, '100 × 100 mm', 0, 0, 1, now() - n * interval '1 minute'
+                    from generate_series(1, 9999) n""").param("a", member.id()).update();
+            db.sql("""
+                    insert into revision (sheet_id, number, title, document) select s.id, 0, 'New sheet', r.document
+                    from sheet s, revision r where s.account_id = :a and r.sheet_id = :one and s.id <> :one""").param("a", member.id()).param("one", one).update();
             for (String page : List.of("/sheets", "/sheets?page=400", "/sheets?find=999", "/sheets?order=name&page=200")) {
                 List<Double> times = new ArrayList<>();
                 for (int i = 0; i < 30; i++) {
@@ -360,7 +365,9 @@ class TrialsTest extends StudioTest {
                     int n = 0;
                     for (; System.nanoTime() < end; n++) {
                         long began = System.nanoTime();
-                        assertThat(designer.json("/sheets/" + sheet + "/edits", "{'edit':{'kind':'move-panels','panels':['p7'],'dx':0.01,'dy':0},'stage':'arrange','selected':['p7'],'version':" + (n + 1) + "}").statusCode()).isEqualTo(200);
+                        String move = "{'edit':{'kind':'move-panels','panels':['p7'],'dx':0.01,'dy':0},'stage':'arrange','selected':['p7'],"
+                                + "'version':" + (n + 1) + "}";
+                        assertThat(designer.json("/sheets/" + sheet + "/edits", move).statusCode()).isEqualTo(200);
                         edits.add(seconds(began) * 1000);
                         Thread.sleep(1000);
                     }
@@ -370,7 +377,8 @@ class TrialsTest extends StudioTest {
             atOnce(work);
             edits.sort(null);
             uploads.sort(null);
-            told("100 designers for a minute: %d edits, median %.0f ms, 95 of 100 below %.0f ms, slowest %.0f ms; beside them %d uploads of 24 megapixels, median %.1f s", edits.size(), edits.get(edits.size() / 2),
+            told("100 designers for a minute: %d edits, median %.0f ms, 95 of 100 below %.0f ms, slowest %.0f ms; "
+                    + "beside them %d uploads of 24 megapixels, median %.1f s", edits.size(), edits.get(edits.size() / 2),
                     edits.get(edits.size() * 95 / 100), edits.get(edits.size() - 1), uploads.size(), uploads.isEmpty() ? 0
                             : uploads.get(uploads.size() / 2));
         }
@@ -425,7 +433,8 @@ class TrialsTest extends StudioTest {
                 Thread.sleep(200);
             }
             edits.sort(null);
-            told("%d MB at 1 MB a second beside %d readers at 0.1 MB: %d bytes in %.0f s; %d edits meanwhile, median %.0f ms, 95 of 100 below %.0f ms", size >> 20, others.size(), whole.get(), seconds(began), edits.size(),
+            told("%d MB at 1 MB a second beside %d readers at 0.1 MB: %d bytes in %.0f s; "
+                    + "%d edits meanwhile, median %.0f ms, 95 of 100 below %.0f ms", size >> 20, others.size(), whole.get(), seconds(began), edits.size(),
                     edits.get(edits.size() / 2), edits.get(edits.size() * 95 / 100));
             over[0] = true;
             assertThat(whole.get()).isEqualTo(size);
@@ -436,7 +445,9 @@ class TrialsTest extends StudioTest {
     private UUID finished(long size) {
         UUID sheet = sheets.add(member.id(), Sheet.empty("Wall", Unit.MM, 100, 100, 96), "New sheet");
         UUID id = UUID.randomUUID();
-        db.sql("insert into delivery (id, account_id, sheet_id, file, title, settings, documents, selected, state, media_type, bytes) values (:id, :a, :s, 'wall.png', 'PNG', '{}', '[]', '{}', 'done', 'image/png', :bytes)")
+        db.sql("""
+                insert into delivery (id, account_id, sheet_id, file, title, settings, documents, selected, state, media_type, bytes)
+                values (:id, :a, :s, 'wall.png', 'PNG', '{}', '[]', '{}', 'done', 'image/png', :bytes)""")
                 .param("id", id).param("a", member.id()).param("s", sheet).param("bytes", size).update();
         db.sql("alter table delivery_file alter column bytes set storage external").update();
         byte[] part = new byte[1 << 20];

@@ -56,7 +56,10 @@ class BundleImportStore {
 
     /** How many of the account's are under way. */
     int open(UUID account) {
-        return db.sql("select count(*) from bundle_import where account_id = :account and failed = '' and sheet_id is null and changed_at > now() - interval '10 minutes'")
+        return db.sql("""
+                select count(*) from bundle_import
+                where account_id = :account and failed = '' and sheet_id is null and changed_at > now() - interval '10 minutes'
+                """)
                 .param("account", account).query(Integer.class).single();
     }
 }

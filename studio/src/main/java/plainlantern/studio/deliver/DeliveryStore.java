@@ -84,7 +84,9 @@ class DeliveryStore {
 
     /** Ends an open delivery, for which there is no file. */
     boolean end(UUID id, DeliveryState state, String said) {
-        return db.sql("update delivery set state = :state, said = :said, documents = '[]', ended_at = now() where id = :id and state in ('waiting', 'painting')")
+        return db.sql("""
+                update delivery set state = :state, said = :said, documents = '[]', ended_at = now()
+                where id = :id and state in ('waiting', 'painting')""")
                 .param("state", state.label()).param("said", said).param("id", id).update() == 1;
     }
 
@@ -97,7 +99,9 @@ class DeliveryStore {
             db.sql("insert into delivery_file (delivery_id, part, bytes) values (:id, :part, :bytes)").param("id", id).param("part", part++).param("bytes", read).update();
             bytes += read.length;
         }
-        return db.sql("update delivery set state = 'done', progress = 1, bytes = :bytes, documents = '[]', ended_at = now() where id = :id and state = 'painting'")
+        return db.sql("""
+                update delivery set state = 'done', progress = 1, bytes = :bytes, documents = '[]', ended_at = now()
+                where id = :id and state = 'painting'""")
                 .param("bytes", bytes).param("id", id).update() == 1;
     }
 

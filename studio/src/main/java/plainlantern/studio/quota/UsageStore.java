@@ -15,7 +15,8 @@ class UsageStore {
 
     Usage of(UUID account) {
         return db.sql("""
-                select (select coalesce(sum(p.bytes), 0) from picture p join picture_owner o on o.sha = p.sha where o.account_id = :account) as pictures,
+                select (select coalesce(sum(p.bytes), 0) from picture p join picture_owner o on o.sha = p.sha
+                        where o.account_id = :account) as pictures,
                        (select count(*) from sheet where account_id = :account) as sheets,
                        (select coalesce(sum(bytes), 0) from sheet where account_id = :account) as history,
                        (select coalesce(sum(bytes), 0) from delivery where account_id = :account) as files,

@@ -50,7 +50,9 @@ class RevisionStore {
     long lighten(UUID sheet, int number, long most) {
         return gone("""
                 delete from revision where sheet_id = :sheet and number in (
-                    select number from (select number, sum(bytes) over (order by number desc) as heavy from revision where sheet_id = :sheet and number <= :number) as all_of_them
+                    select number from (
+                        select number, sum(bytes) over (order by number desc) as heavy from revision
+                        where sheet_id = :sheet and number <= :number) as all_of_them
                     where heavy > :kept and number < :number)
                 returning bytes""", sheet, number, most);
     }

@@ -19,9 +19,13 @@ public class SheetStore {
             exists (select 1 from revision b where b.sheet_id = s.id and b.number = s.head - 1) as before,
             (select a.title from revision a where a.sheet_id = s.id and a.number = s.head + 1) as next
             """;
-    private static final String OWN = " from sheet s join revision r on r.sheet_id = s.id and r.number = s.head where s.id = :id and s.account_id = :account and s.deleted_at is null";
+    private static final String OWN = """
+             from sheet s join revision r on r.sheet_id = s.id and r.number = s.head
+            where s.id = :id and s.account_id = :account and s.deleted_at is null
+            """;
     private static final String CARD = """
-            select s.id, s.name, s.size, s.panels, s.version, s.damaged, coalesce(t.version = s.version, false) as drawn, s.deleted_at as away_at
+            select s.id, s.name, s.size, s.panels, s.version, s.damaged, coalesce(t.version = s.version, false) as drawn,
+                s.deleted_at as away_at
             from sheet s left join thumbnail t on t.sheet_id = s.id
             """;
 
@@ -118,9 +122,10 @@ public class SheetStore {
     /** Shows another revision; {@code more} bytes came to its history. */
     void point(UUID id, int head, Facts facts, long more) {
         db.sql("""
-                update sheet set head = :head, name = :name, size = :size, panels = :panels, version = version + 1, changed_at = now(), bytes = bytes + :more,
-                    damaged = false where id = :id
-                """).param("id", id).param("head", head).param("name", facts.name()).param("size", facts.size()).param("panels", facts.panels()).param("more", more).update();
+                update sheet set head = :head, name = :name, size = :size, panels = :panels, version = version + 1, changed_at = now(),
+                    bytes = bytes + :more, damaged = false where id = :id
+                """).param("id", id).param("head", head)
+                .param("name", facts.name()).param("size", facts.size()).param("panels", facts.panels()).param("more", more).update();
     }
 
     void weigh(UUID id, long more) {

@@ -19,7 +19,8 @@ class ThumbnailStore {
         return db.sql("""
                 select t.png from thumbnail t join sheet s on s.id = t.sheet_id
                 where t.sheet_id = :sheet and s.account_id = :account and t.version = :version and t.png is not null
-                """).param("sheet", sheet).param("account", account).param("version", version).query((row, n) -> row.getBytes(1)).optional();
+                """).param("sheet", sheet).param("account", account).param("version", version)
+                .query((row, n) -> row.getBytes(1)).optional();
     }
 
     boolean has(UUID sheet, long version) {
@@ -31,7 +32,8 @@ class ThumbnailStore {
     void put(UUID sheet, long version, byte[] png) {
         db.sql("""
                 insert into thumbnail (sheet_id, version, png) values (:sheet, :version, :png)
-                on conflict (sheet_id) do update set version = excluded.version, png = excluded.png where thumbnail.version < excluded.version
+                on conflict (sheet_id) do update set version = excluded.version, png = excluded.png
+                where thumbnail.version < excluded.version
                 """).param("sheet", sheet).param("version", version).param("png", png, java.sql.Types.BINARY).update();
     }
 }

@@ -6,6 +6,7 @@ import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayDeque;
@@ -33,6 +34,7 @@ import plainlantern.studio.web.Busy;
 @Component
 class Importers implements AutoCloseable {
     private static final Duration PATIENCE = Duration.ofMinutes(5);
+    private static final Path NICE = Path.of("/usr/bin/nice");
     private static final Logger LOG = LoggerFactory.getLogger(Importers.class);
 
     private final Imports settings;
@@ -125,10 +127,11 @@ class Importers implements AutoCloseable {
         }
     }
 
-    /** The Java that runs this, with the same classes, a heap of its own, and no wish to keep it. */
+    /** The Java that runs this, with the same classes, a heap of its own and no wish to keep it; whoever edits meanwhile comes first. */
     private List<String> command() {
         String classes = System.getProperty("java.class.path");
-        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+        List<String> command = new ArrayList<>(Files.isExecutable(NICE) ? List.of(NICE.toString(), "-n", "10") : List.of());
+        command.addAll(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-Xmx" + settings.heap(), "-XX:+UseSerialGC",
                 "-XX:MinHeapFreeRatio=10", "-XX:MaxHeapFreeRatio=20", "-XX:-UsePerfData", "-Djava.awt.headless=true", "-cp", classes));
         // The application as one file carries its classes inside: its own launcher finds them.

@@ -20,7 +20,8 @@ public class PictureStore {
     /** The kind of the file as it was imported; the other kinds are preview levels in lower case. */
     public static final String ORIGINAL = "original";
 
-    private static final String COLUMNS = "p.sha, p.file_kind, p.width, p.height, p.taken, p.focal_x, p.focal_y, p.foot_left, p.foot_right, p.foot_down, p.bytes, p.reading_bytes";
+    private static final String COLUMNS = "p.sha, p.file_kind, p.width, p.height, p.taken, p.focal_x, p.focal_y, "
+            + "p.foot_left, p.foot_right, p.foot_down, p.bytes, p.reading_bytes";
 
     private final JdbcClient db;
     private final JdbcTemplate plain;
@@ -59,14 +60,17 @@ public class PictureStore {
         return db.sql("""
                 select substring(d.data from :from for :length) from picture_data d join picture_owner o on o.sha = d.sha
                 where o.account_id = :account and d.sha = :sha and d.kind = 'original'
-                """).param("account", account).param("sha", sha).param("from", (int) from + 1).param("length", length).query((row, n) -> row.getBytes(1)).optional();
+                """).param("account", account).param("sha", sha).param("from", (int) from + 1).param("length", length)
+                .query((row, n) -> row.getBytes(1)).optional();
     }
 
     /** Stores a picture with its file and its previews by their kinds, unless it is there already. */
     void add(PictureRow picture, String mediaType, Path file, Map<String, Data> previews) throws IOException {
         int added = db.sql("""
-                insert into picture (sha, file_kind, width, height, taken, focal_x, focal_y, foot_left, foot_right, foot_down, bytes, reading_bytes)
-                values (:sha, :file_kind, :width, :height, :taken, :focal_x, :focal_y, :foot_left, :foot_right, :foot_down, :bytes, :reading)
+                insert into picture (sha, file_kind, width, height, taken, focal_x, focal_y,
+                    foot_left, foot_right, foot_down, bytes, reading_bytes)
+                values (:sha, :file_kind, :width, :height, :taken, :focal_x, :focal_y,
+                    :foot_left, :foot_right, :foot_down, :bytes, :reading)
                 on conflict do nothing
                 """).param("sha", picture.sha()).param("file_kind", picture.fileKind())
                 .param("width", picture.width()).param("height", picture.height())
@@ -89,7 +93,10 @@ public class PictureStore {
     }
 
     public void own(UUID account, String sha) {
-        db.sql("insert into picture_owner (account_id, sha) values (:account, :sha) on conflict (account_id, sha) do update set added_at = now()")
+        db.sql("""
+                insert into picture_owner (account_id, sha) values (:account, :sha)
+                on conflict (account_id, sha) do update set added_at = now()
+                """)
                 .param("account", account).param("sha", sha).update();
     }
 

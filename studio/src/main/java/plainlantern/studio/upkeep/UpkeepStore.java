@@ -43,7 +43,8 @@ class UpkeepStore {
     int removePictures(int most) {
         return db.sql("""
                 delete from picture where sha in (
-                    select p.sha from picture p where not exists (select 1 from picture_owner o where o.sha = p.sha) limit :most for update skip locked)
+                    select p.sha from picture p where not exists (select 1 from picture_owner o where o.sha = p.sha)
+                    limit :most for update skip locked)
                 and not exists (select 1 from picture_owner o where o.sha = picture.sha)
                 """).param("most", most).update();
     }
