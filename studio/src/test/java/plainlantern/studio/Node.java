@@ -15,6 +15,8 @@ import java.util.Map;
 
 /** The application as a process of its own, on the tests' database, to be killed or starved. */
 final class Node implements AutoCloseable {
+    private static final HttpClient CLIENT = HttpClient.newHttpClient();
+
     private final List<String> options;
     private final Map<String, String> settings;
     private final int port;
@@ -55,7 +57,7 @@ final class Node implements AutoCloseable {
         try {
             HttpRequest door = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/sign-in"))
                     .timeout(Duration.ofSeconds(5)).build();
-            return HttpClient.newHttpClient().send(door, BodyHandlers.discarding()).statusCode() == 200;
+            return CLIENT.send(door, BodyHandlers.discarding()).statusCode() == 200;
         } catch (IOException e) {
             return false;
         } catch (InterruptedException e) {

@@ -5,11 +5,14 @@ import static org.springframework.http.HttpStatus.UNAUTHORIZED;
 import jakarta.servlet.http.HttpServletRequest;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.LockedException;
 import org.springframework.security.authentication.ProviderManager;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
@@ -33,12 +36,23 @@ public class SecurityConfig {
     /** bcrypt work factor: about a quarter of a second on a present-day core. */
     private static final int STRENGTH = 12;
 
+    /** What every page loads asks for no session, so that it comes without the database. */
+    @Bean
+    @Order(0)
+    SecurityFilterChain files(HttpSecurity http) throws Exception {
+        return http.securityMatcher("/css/**", "/js/**", "/fonts/**", "/vendor/**", "/webjars/**", "/mark.svg")
+                .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
+                .securityContext(AbstractHttpConfigurer::disable).sessionManagement(AbstractHttpConfigurer::disable)
+                .requestCache(AbstractHttpConfigurer::disable).anonymous(AbstractHttpConfigurer::disable)
+                        .csrf(AbstractHttpConfigurer::disable)
+                .headers(SecurityConfig::headers).build();
+    }
+
     @Bean
     SecurityFilterChain security(HttpSecurity http) throws Exception {
         return http
                 .authorizeHttpRequests(requests -> requests
-                        .requestMatchers("/sign-in", "/sign-up", "/demo/enter", "/error", "/css/**", "/js/**", "/fonts/**",
-                                "/vendor/**", "/webjars/**", "/mark.svg").permitAll()
+                        .requestMatchers("/sign-in", "/sign-up", "/demo/enter", "/error").permitAll()
                         .anyRequest().authenticated())
                 .formLogin(form -> form.loginPage("/sign-in").usernameParameter("name").defaultSuccessUrl("/sheets", true)
                         .failureHandler(failed()))
@@ -54,10 +68,12 @@ public class SecurityConfig {
                         })
                         .defaultAuthenticationEntryPointFor(new HttpStatusEntryPoint(UNAUTHORIZED), new RequestHeaderRequestMatcher("X-CSRF-TOKEN"))
                         .defaultAuthenticationEntryPointFor(new LoginUrlAuthenticationEntryPoint("/sign-in"), AnyRequestMatcher.INSTANCE))
-                .headers(headers -> headers
-                        .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
-                        .referrerPolicy(referrer -> {}))
+                .headers(SecurityConfig::headers)
                 .build();
+    }
+
+    private static void headers(HeadersConfigurer<HttpSecurity> headers) {
+        headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)).referrerPolicy(referrer -> {});
     }
 
     private static String account(HttpServletRequest request) {

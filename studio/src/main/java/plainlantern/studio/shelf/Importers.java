@@ -35,6 +35,9 @@ import plainlantern.studio.web.Busy;
 class Importers implements AutoCloseable {
     private static final Duration PATIENCE = Duration.ofMinutes(5);
     private static final Path NICE = Path.of("/usr/bin/nice");
+    /** How often a helper is looked at, milliseconds, and how many times its working time it may take where others are at work. */
+    private static final long CHECK = 500;
+    private static final int WAITING = 5;
     private static final Logger LOG = LoggerFactory.getLogger(Importers.class);
 
     private final Imports settings;
@@ -65,6 +68,11 @@ class Importers implements AutoCloseable {
             from = new DataInputStream(new BufferedInputStream(process.getInputStream(), 1 << 16));
         }
 
+        /** What it used of a processor so far: a file is not slow because others are at work. */
+        private Duration worked() {
+            return process.info().totalCpuDuration().orElse(Duration.ZERO);
+        }
+
         private void end() {
             process.destroyForcibly();
         }
@@ -88,10 +96,14 @@ class Importers implements AutoCloseable {
     private Imported asked(String name, Path file) {
         Helper helper = helper();
         boolean[] late = {false};
-        ScheduledFuture<?> limit = clock.schedule(() -> {
+        Duration before = helper.worked();
+        long began = System.nanoTime();
+        ScheduledFuture<?> limit = clock.scheduleWithFixedDelay(() -> {
+            boolean waits = Duration.ofNanos(System.nanoTime() - began).compareTo(settings.time().multipliedBy(WAITING)) > 0;
+            if (!waits && helper.worked().minus(before).compareTo(settings.time()) <= 0) return;
             late[0] = true;
             helper.end();
-        }, settings.time().toMillis(), TimeUnit.MILLISECONDS);
+        }, CHECK, CHECK, TimeUnit.MILLISECONDS);
         boolean whole = false;
         try {
             ImportHelper.ask(name, file, helper.to);

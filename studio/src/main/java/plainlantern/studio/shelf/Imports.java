@@ -8,7 +8,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * How foreign files are read: {@code lantern.imports.time}, or LANTERN_IMPORTS_TIME.
  *
  * @param atOnce helper processes; one account takes all but one of them
- * @param time   a file may take
+ * @param time   of a processor that a file may take; five times that in all
  * @param heap   of each helper, as java's option -Xmx takes it
  * @param idle   until a helper that has nothing to do ends
  */
