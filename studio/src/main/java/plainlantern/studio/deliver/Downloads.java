@@ -31,6 +31,7 @@ class Downloads implements WebMvcConfigurer {
         threads.setQueueCapacity(0);
         threads.setAllowCoreThreadTimeOut(true);
         threads.setKeepAliveSeconds(IDLE_SECONDS);
+        threads.setDaemon(true);
         threads.initialize();
         support.setTaskExecutor(threads);
     }

@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.util.Map;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.core.task.TaskRejectedException;
 import org.springframework.dao.TransientDataAccessException;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.http.HttpStatus;
@@ -42,10 +43,11 @@ public class Problems {
     }
 
     /** What is asked for is there, but not now: the same request may go well in a minute. */
-    @ExceptionHandler
-    ResponseEntity<Map<String, String>> busy(Busy problem) {
+    @ExceptionHandler({Busy.class, TaskRejectedException.class})
+    ResponseEntity<Map<String, String>> busy(Exception problem) {
+        String message = problem instanceof Busy ? problem.getMessage() : "The server is busy. Try again in a minute.";
         return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE).header("Retry-After", "5")
-                .body(Map.of("field", "", "message", problem.getMessage()));
+                .body(Map.of("field", "", "message", message));
     }
 
     /** One request that needs more memory than there is must not be the others' end. */
