@@ -8,6 +8,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import org.junit.jupiter.api.Test;
 
 /** The account, and My sheets as a whole, by a person's hands. */
@@ -56,7 +57,7 @@ class AccountBrowserTest extends Browsed {
         page.locator("[title=Delete]").click();
         page.getByText("Deleted sheets").click();
         assertThat(page.locator(".sheet-card.away")).containsText("Open day");
-        page.getByText("Restore").click();
+        page.locator(".away .btn-plain").click();
         assertThat(page.locator(".sheet-name input")).hasValue("Open day");
         page.locator("[title=Delete]").click();
         page.navigate(address("/sheets?deleted"));
@@ -99,7 +100,7 @@ class AccountBrowserTest extends Browsed {
         home();
         Locator chooser = page.locator("input[type=file]");
         chooser.setInputFiles(new FilePayload("cut.lantern.zip", "application/zip",
-                java.util.Arrays.copyOf(Files.readAllBytes(saved), 3000)));
+                Arrays.copyOf(Files.readAllBytes(saved), 3000)));
         assertThat(page.locator("[role=alert]:visible")).containsText("damaged");
         chooser.setInputFiles(new FilePayload("day.lantern.zip", "application/zip", Files.readAllBytes(saved)));
         page.waitForURL(url -> url.matches(".*/sheets/[0-9a-f-]{36}") && !url.equals(sheet), new Page.WaitForURLOptions()
