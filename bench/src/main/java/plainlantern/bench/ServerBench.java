@@ -1,5 +1,6 @@
 package plainlantern.bench;
 
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.URI;
@@ -213,8 +214,10 @@ public final class ServerBench {
         String edge = "edge" + UUID.randomUUID();
         byte[] head = ("--" + edge + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"picture.jpg\"\r\n\r\n").getBytes(StandardCharsets.UTF_8);
         byte[] tail = ("\r\n--" + edge + "--\r\n").getBytes(StandardCharsets.UTF_8);
+        ByteArrayOutputStream body = new ByteArrayOutputStream();
+        for (byte[] part : List.of(head, jpeg, tail)) body.writeBytes(part);
         HttpResponse<String> answer = http.send(request("/pictures").header("Content-Type", "multipart/form-data; boundary=" + edge)
-                .POST(HttpRequest.BodyPublishers.ofByteArrays(List.of(head, jpeg, tail))).build(), HttpResponse.BodyHandlers.ofString());
+                .POST(HttpRequest.BodyPublishers.ofByteArray(body.toByteArray())).build(), HttpResponse.BodyHandlers.ofString());
         return find(answer.body(), "\"id\":\"([0-9a-f]{64})\"");
     }
 

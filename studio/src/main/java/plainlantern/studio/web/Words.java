@@ -9,6 +9,7 @@ import java.util.Map;
  * @param said  what can be done
  */
 public record Words(String title, String said) {
+    private static final Words OTHER = new Words("That did not work", "Go back, reload the page, and try again.");
     private static final Map<Integer, Words> ALL = Map.of(
             400, new Words("That address makes no sense", "It may have been cut off when it was copied."),
             401, new Words("You are signed out", "Sign in again to go on."),
@@ -24,7 +25,7 @@ public record Words(String title, String said) {
 
     public static Words of(int status) {
         Words own = ALL.get(status);
-        return own != null ? own : ALL.get(status >= 500 ? 500 : 400);
+        return own != null ? own : status >= 500 ? ALL.get(500) : OTHER;
     }
 
     /** The whole page, for errors so early or so deep that no template can be drawn. */
