@@ -64,7 +64,8 @@ public abstract class StudioTest {
         return request -> {
             HttpSession session = request.getSession(false);
             if (session == null) request.setCookies(new Cookie("lantern-door", "token"));
-            else session.setAttribute(HttpSessionCsrfTokenRepository.class.getName() + ".CSRF_TOKEN", new DefaultCsrfToken("X-CSRF-TOKEN", "_csrf", "token"));
+            else session.setAttribute(HttpSessionCsrfTokenRepository.class.getName() + ".CSRF_TOKEN",
+                    new DefaultCsrfToken("X-CSRF-TOKEN", "_csrf", "token"));
             request.addHeader("X-CSRF-TOKEN", Base64.getUrlEncoder().encodeToString(masked));
             return request;
         };

@@ -312,7 +312,8 @@ class TrialsTest extends StudioTest {
                     from generate_series(1, 9999) n""").param("a", member.id()).update();
             db.sql("""
                     insert into revision (sheet_id, number, title, document) select s.id, 0, 'New sheet', r.document
-                    from sheet s, revision r where s.account_id = :a and r.sheet_id = :one and s.id <> :one""").param("a", member.id()).param("one", one).update();
+                    from sheet s, revision r where s.account_id = :a and r.sheet_id = :one and s.id <> :one""")
+                    .param("a", member.id()).param("one", one).update();
             for (String page : List.of("/sheets", "/sheets?page=400", "/sheets?find=999", "/sheets?order=name&page=200")) {
                 List<Double> times = new ArrayList<>();
                 for (int i = 0; i < 30; i++) {

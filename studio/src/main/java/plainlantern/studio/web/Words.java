@@ -35,7 +35,8 @@ public record Words(String title, String said) {
                 <!DOCTYPE html><html lang="en"><head><meta charset="utf-8"><title>%1$s · Plain Lantern</title>
                 <meta name="viewport" content="width=device-width, initial-scale=1">
                 <link rel="stylesheet" href="/webjars/bootstrap/css/bootstrap.min.css"><link rel="stylesheet" href="/css/base.css"></head>
-                <body class="lost"><main><a class="brand" href="/sheets"><img src="/mark.svg" alt="" width="19" height="22"> Plain Lantern</a>
+                <body class="lost"><main>
+                <a class="brand" href="/sheets"><img src="/mark.svg" alt="" width="19" height="22"> Plain Lantern</a>
                 <h1>%1$s</h1><p>%2$s</p><p><a href="/sheets">My sheets</a></p></main></body></html>
                 """.formatted(words.title(), words.said());
     }

@@ -42,25 +42,29 @@ class TurnsTest {
         CountDownLatch all = new CountDownLatch(3);
         String[][] wishes = {{"anne", "4"}, {"anne", "4"}, {"ben", "7"}};
         for (String[] wish : wishes) {
-            new Thread(() -> {
+            Thread thread = new Thread(() -> {
                 try {
                     if (turns.take(wish[0], Long.parseLong(wish[1]), LONG)) order.add(wish[0]);
-                    Thread.sleep(50);
                     turns.giveBack(wish[0], Long.parseLong(wish[1]));
                 } catch (InterruptedException e) {
                     order.add("interrupted");
                 }
                 all.countDown();
-            }).start();
-            Thread.sleep(60);
+            });
+            thread.start();
+            waits(thread);
         }
         turns.giveBack("anne", 6);
         assertThat(turns.take("cleo", 6, SOON)).isFalse();
         turns.giveBack("anne", 1);
-        Thread.sleep(20);
         turns.giveBack("anne", 3);
         all.await();
         assertThat(order).containsExactly("ben", "anne", "anne");
+    }
+
+    /** Until somebody stands in line. */
+    private static void waits(Thread thread) {
+        while (thread.getState() != Thread.State.TIMED_WAITING) Thread.onSpinWait();
     }
 
     /** A wait that is broken off takes nothing along, and the next in line has its turn. */
@@ -77,7 +81,7 @@ class TurnsTest {
             }
         });
         waiting.start();
-        Thread.sleep(50);
+        waits(waiting);
         waiting.interrupt();
         broken.await();
         turns.giveBack("anne", 1);
