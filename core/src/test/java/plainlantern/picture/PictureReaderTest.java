@@ -109,6 +109,29 @@ class PictureReaderTest {
         assertThatThrownBy(() -> PictureReader.inspect("big.jpg", new byte[(80 << 20) + 1])).hasMessageContaining("at most 80 MB");
     }
 
+    /** A JPEG of 240 megapixels whose scan comes twelve times is refused by its markers (ITU-T T.81): SOF0 has its sides, SOS begins each scan. */
+    @Test
+    void tooManyScansAreRefusedFromTheMarkers() {
+        byte[] jpeg = Painted.encoded(Painted.scene(64, 64, BufferedImage.TYPE_3BYTE_BGR), "jpeg");
+        assertThat(JpegScans.count(jpeg)).isOne();
+        int frame = marker(jpeg, 0xC0);
+        ByteBuffer.wrap(jpeg).putShort(frame + 5, (short) 15_000).putShort(frame + 7, (short) 16_000);
+        int scan = marker(jpeg, 0xDA);
+        ByteArrayOutputStream many = new ByteArrayOutputStream();
+        many.write(jpeg, 0, jpeg.length - 2);
+        for (int i = 0; i < 11; i++) many.write(jpeg, scan, jpeg.length - 2 - scan);
+        many.write(jpeg, jpeg.length - 2, 2);
+        assertThat(JpegScans.count(many.toByteArray())).isEqualTo(12);
+        assertThat(PictureReader.inspect("once.jpg", jpeg).width()).isEqualTo(16_000);
+        assertThatThrownBy(() -> PictureReader.inspect("many.jpg", many.toByteArray())).hasMessageContaining("too many passes");
+    }
+
+    private static int marker(byte[] jpeg, int code) {
+        int at = 2;
+        while ((jpeg[at + 1] & 0xFF) != code) at += 2 + ((jpeg[at + 2] & 0xFF) << 8 | jpeg[at + 3] & 0xFF);
+        return at;
+    }
+
     /** A PNG head that claims 20,000 by 20,000 pixels is refused before anything is decoded. */
     @Test
     void tooManyPixelsAreRefusedFromTheHead() {
