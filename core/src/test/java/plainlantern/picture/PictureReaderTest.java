@@ -109,7 +109,10 @@ class PictureReaderTest {
         assertThatThrownBy(() -> PictureReader.inspect("big.jpg", new byte[(80 << 20) + 1])).hasMessageContaining("at most 80 MB");
     }
 
-    /** A JPEG of 240 megapixels whose scan comes twelve times is refused by its markers (ITU-T T.81): SOF0 has its sides, SOS begins each scan. */
+    /**
+     * A JPEG of 240 megapixels whose scan comes twelve times is refused by its markers (ITU-T T.81): SOF0 has its sides, SOS begins each
+     * scan.
+     */
     @Test
     void tooManyScansAreRefusedFromTheMarkers() {
         byte[] jpeg = Painted.encoded(Painted.scene(64, 64, BufferedImage.TYPE_3BYTE_BGR), "jpeg");

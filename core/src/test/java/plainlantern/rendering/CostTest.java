@@ -14,7 +14,9 @@ import plainlantern.scene.Scene;
 import plainlantern.scene.Scene.PictureLayer;
 import plainlantern.sheet.Sheet;
 
-/** What a painting says that it takes grows with what it takes; that it is enough is tried with little memory: ./lantern trial littleMemory. */
+/**
+ * What a painting says that it takes grows with what it takes; that it is enough is tried with little memory: ./lantern trial littleMemory.
+ */
 class CostTest {
     private static final long HELD = 1_000_000_000L;
     private static final long READING = 3_000_000_000L;
@@ -43,7 +45,8 @@ class CostTest {
         long bare = cost(BARE);
         assertThat(bare).isBetween(4_000_000L, 60_000_000L);
         Sheet framed = filled(200);
-        Sheet shaded = Sheets.after(framed, "{'kind':'set-shadow','panels':['p1'],'distance':'2 mm','blur':'3 mm','colour':'#000000','opacity':'40 %'}");
+        Sheet shaded = Sheets.after(framed,
+                "{'kind':'set-shadow','panels':['p1'],'distance':'2 mm','blur':'3 mm','colour':'#000000','opacity':'40 %'}");
         assertThat(cost(shaded)).isGreaterThan(cost(framed));
         // Four times the pixels, of which each is four bytes at least.
         assertThat(cost(BARE, 200) - bare).isGreaterThan(3 * 4_000_000L);
