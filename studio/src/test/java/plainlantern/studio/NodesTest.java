@@ -59,7 +59,7 @@ class NodesTest extends StudioTest {
             boolean[] over = {false};
             CompletableFuture<Integer> editing = CompletableFuture.supplyAsync(() -> edits(visitor, id, nodes, over));
             int kills = 0;
-            for (long end = System.nanoTime() + 85_000_000_000L; kills < 20 && System.nanoTime() < end; kills++) {
+            for (long end = System.nanoTime() + 100_000_000_000L; kills < 20 && System.nanoTime() < end; kills++) {
                 nodes.get((kills + 1) % 2).ready();
                 Node victim = nodes.get(kills % 2);
                 Thread.sleep(random.nextInt(400));
@@ -86,6 +86,7 @@ class NodesTest extends StudioTest {
                     move(visitor.to(nodes.get(turn++ / 3 % 2).port()), id, edit);
                     answered = true;
                     made++;
+                    pause();
                 } catch (Exception e) {
                     turn += 3;
                     pause();
@@ -97,7 +98,7 @@ class NodesTest extends StudioTest {
 
     private static void pause() {
         try {
-            Thread.sleep(20);
+            Thread.sleep(50);
         } catch (InterruptedException e) {
             throw new IllegalStateException(e);
         }
