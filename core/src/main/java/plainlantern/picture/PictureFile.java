@@ -31,11 +31,6 @@ public record PictureFile(FileKind kind, int width, int height, Orientation orie
         return pixels(shrink) * (shrinks() || plain() ? RGB + turned : pixelBytes + OURS + turned);
     }
 
-    /** Bytes of the heap that the decoded picture takes at most. */
-    public long held(int shrink) {
-        return pixels(shrink) * (shrinks() || pixelBytes == RGB ? RGB : OURS);
-    }
-
     /** Whether it is decoded into our own form at once. */
     boolean plain() {
         return kind == FileKind.PNG && pixelBytes == RGB;

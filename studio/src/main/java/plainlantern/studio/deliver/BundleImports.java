@@ -81,16 +81,13 @@ class BundleImports implements AutoCloseable {
     /** Returns whether the account did not have it before. */
     private boolean bring(UUID account, Bundle bundle, Picture picture) throws IOException {
         if (pictures.has(account, picture)) return false;
-        Path file = Work.file("bundled");
-        try {
+        return Work.during("bundled", file -> {
             bundle.extract(picture, file);
             Picture own = pictures.add(account, picture.name().replace('.', ' '), file);
             if (own.width() == picture.width() && own.height() == picture.height()) return true;
             pictures.remove(account, List.of(picture.id()));
             throw new BadInput("bundle", "The document gives " + picture.name() + " another size than its file has.");
-        } finally {
-            removed(file);
-        }
+        });
     }
 
     private static void removed(Path file) {

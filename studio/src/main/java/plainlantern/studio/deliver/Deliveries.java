@@ -54,16 +54,19 @@ class Deliveries {
         this.transaction = transaction;
     }
 
+    /** An order that can be carried out, with its pages. */
+    record Checked(DeliveryOrder order, List<Page> pages) {}
+
     /** Throws {@link BadInput} for an order that cannot be carried out here. */
-    void check(DeliveryOrder order) {
+    Checked check(DeliveryOrder order) {
         List<Page> pages = order.pages();
         order.delivery().check(pages);
         room.possible(paints.cost(order.account(), order.delivery(), pages));
+        return new Checked(order, pages);
     }
 
-    /** Takes an order that was checked. */
-    UUID add(DeliveryOrder order) {
-        return store.add(order, order.pages());
+    UUID add(Checked checked) {
+        return store.add(checked.order(), checked.pages());
     }
 
     /** This node stops: what it paints is painted by another, or by itself after its next start, and that is no failed try. */

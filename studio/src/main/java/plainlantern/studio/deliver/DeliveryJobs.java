@@ -51,9 +51,9 @@ class DeliveryJobs implements AutoCloseable {
 
     /** Takes orders, all or none of them, and has them painted as soon as there is room. */
     List<UUID> add(List<DeliveryOrder> orders) {
-        orders.forEach(deliveries::check);
+        List<Deliveries.Checked> checked = orders.stream().map(deliveries::check).toList();
         quotas.waiting(orders.get(0).account(), orders.size());
-        return transaction.execute(status -> orders.stream().map(order -> {
+        return transaction.execute(status -> checked.stream().map(order -> {
             UUID id = deliveries.add(order);
             scheduler.schedule(painting.instance(id.toString()), Instant.now());
             return id;

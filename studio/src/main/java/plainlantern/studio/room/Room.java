@@ -44,17 +44,7 @@ public class Room {
     /** Works for somebody who waits for the answer; throws {@link Busy} where there is no room in time. */
     public <T> T with(UUID account, long bytes, Supplier<T> work) {
         possible(bytes);
-        try {
-            if (!memory.take(account, bytes, PATIENCE)) throw new Busy("The server is busy with large pictures. Try again in a minute.");
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new Busy("The server is stopping. Try again in a minute.");
-        }
-        try {
-            return work.get();
-        } finally {
-            memory.giveBack(account, bytes);
-        }
+        return memory.with(account, bytes, PATIENCE, "The server is busy with large pictures. Try again in a minute.", work);
     }
 
     /** Waits for as long as {@code patience} says; false where there is no room in that time. What was had is to be given back. */

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.locks.Condition;
 import java.util.concurrent.locks.ReentrantLock;
+import java.util.function.Supplier;
+import plainlantern.studio.web.Busy;
 
 /**
  * So much of something, lent to whoever asks. Who holds least comes first, of those the one who asked first; who is next is not passed by
@@ -75,6 +77,21 @@ public final class Turns {
             return wish.done;
         } finally {
             lock.unlock();
+        }
+    }
+
+    /** Works with so much of it and gives it back; throws {@link Busy} with those words where it was not to be had in time. */
+    public <T> T with(Object who, long amount, Duration atMost, String busy, Supplier<T> work) {
+        try {
+            if (!take(who, amount, atMost)) throw new Busy(busy);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new Busy("The server is stopping. Try again in a minute.");
+        }
+        try {
+            return work.get();
+        } finally {
+            giveBack(who, amount);
         }
     }
 

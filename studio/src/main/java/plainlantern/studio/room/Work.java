@@ -28,6 +28,21 @@ public final class Work {
         return Files.createTempFile(OWN, kind, ".part");
     }
 
+    /** What is done with a file that is gone afterwards. */
+    public interface Task<T> {
+        T with(Path file) throws IOException;
+    }
+
+    /** Does it with a new file of that kind. */
+    public static <T> T during(String kind, Task<T> task) throws IOException {
+        Path file = file(kind);
+        try {
+            return task.with(file);
+        } finally {
+            Files.deleteIfExists(file);
+        }
+    }
+
     private static Path made(Path parent) {
         try {
             tidy(parent);

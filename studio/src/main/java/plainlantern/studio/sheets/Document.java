@@ -2,6 +2,7 @@ package plainlantern.studio.sheets;
 
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Optional;
 import plainlantern.geometry.BadInput;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
@@ -22,6 +23,15 @@ record Document(Sheet sheet, String json, int bytes) {
             return new Document(sheet, json, json.getBytes(StandardCharsets.UTF_8).length);
         } catch (JacksonException | IllegalArgumentException e) {
             throw new BadInput("", "That would make a sheet that can’t be opened again, so it was not done.");
+        }
+    }
+
+    /** A stored document; empty where it cannot be read. */
+    static Optional<Sheet> read(String json) {
+        try {
+            return Optional.of(SheetJson.read(json));
+        } catch (RuntimeException e) {
+            return Optional.empty();
         }
     }
 

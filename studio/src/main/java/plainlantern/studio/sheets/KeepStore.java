@@ -7,7 +7,6 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import plainlantern.geometry.BadInput;
 import plainlantern.sheet.Sheet;
-import plainlantern.sheet.SheetJson;
 
 /** The table {@code keep}. Whose a sheet is has been asked before. */
 @Repository
@@ -39,11 +38,8 @@ public class KeepStore {
     }
 
     private static Sheet read(String document) {
-        try {
-            return SheetJson.read(document);
-        } catch (RuntimeException e) {
-            throw new BadInput("", "This version can’t be read. Choose another one, or delete it.");
-        }
+        return Document.read(document)
+                .orElseThrow(() -> new BadInput("", "This version can’t be read. Choose another one, or delete it."));
     }
 
     void add(UUID sheet, String name, Document document) {

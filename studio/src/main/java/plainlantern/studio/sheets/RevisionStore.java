@@ -33,7 +33,8 @@ class RevisionStore {
      * bytes the history grew.
      */
     long put(UUID sheet, int number, String title, Document document, int kept) {
-        long gone = gone("delete from revision where sheet_id = :sheet and (number >= :number or number < :number - :kept) returning bytes",
+        long gone = gone("""
+                delete from revision where sheet_id = :sheet and (number >= :number or number < :number - :bound) returning bytes""",
                 sheet, number, kept);
         db.sql("insert into revision (sheet_id, number, title, document, bytes) values (:sheet, :number, :title, :document::jsonb, :bytes)")
                 .param("sheet", sheet).param("number", number).param("title", title).param("document", document.json())
@@ -43,7 +44,7 @@ class RevisionStore {
 
     /** Forgets all from a number on; returns their bytes. */
     long removeFrom(UUID sheet, int number) {
-        return gone("delete from revision where sheet_id = :sheet and number >= :number + :kept returning bytes", sheet, number, 0);
+        return gone("delete from revision where sheet_id = :sheet and number >= :number returning bytes", sheet, number, 0);
     }
 
     /** Forgets the oldest before {@code number} where all from there on are more than {@code most} bytes; returns the bytes that went. */
@@ -53,12 +54,12 @@ class RevisionStore {
                     select number from (
                         select number, sum(bytes) over (order by number desc) as heavy from revision
                         where sheet_id = :sheet and number <= :number) as all_of_them
-                    where heavy > :kept and number < :number)
+                    where heavy > :bound and number < :number)
                 returning bytes""", sheet, number, most);
     }
 
-    private long gone(String delete, UUID sheet, int number, long kept) {
+    private long gone(String delete, UUID sheet, int number, long bound) {
         return db.sql("with gone as (" + delete + ") select coalesce(sum(bytes), 0) from gone").param("sheet", sheet)
-                .param("number", number).param("kept", kept).query(Long.class).single();
+                .param("number", number).param("bound", bound).query(Long.class).single();
     }
 }

@@ -157,12 +157,6 @@ public class SheetStore {
                 .param("account", account).update() == 1;
     }
 
-    /** All that were put away. */
-    List<UUID> away(UUID account, int most) {
-        return db.sql("select id from sheet where account_id = :account and deleted_at is not null limit :most").param("account", account)
-                .param("most", most).query(UUID.class).list();
-    }
-
     Optional<UUID> owner(UUID id) {
         return db.sql("select account_id from sheet where id = :id and deleted_at is null").param("id", id).query(UUID.class).optional();
     }

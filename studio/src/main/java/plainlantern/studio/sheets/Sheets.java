@@ -209,7 +209,7 @@ public class Sheets {
             Optional<String> there = (by < 0 ? at.standing().undo() : at.standing().redo()).isPresent() ? revisions.document(id, head)
                     : Optional.empty();
             BadInput.unless(there.isPresent(), "", by < 0 ? "There is nothing to undo." : "There is nothing to redo.");
-            Sheet after = readable(there.get())
+            Sheet after = Document.read(there.get())
                     .orElseThrow(() -> new BadInput("", "That step can’t be read, so the sheet stays as it is."));
             return transaction.execute(status -> {
                 SheetRow now = sheets.lock(id, account).orElseThrow(NotFound::new);
@@ -217,14 +217,6 @@ public class Sheets {
                 return Optional.of(pointed(at, head, after, 0));
             });
         });
-    }
-
-    private static Optional<Sheet> readable(String document) {
-        try {
-            return Optional.of(SheetJson.read(document));
-        } catch (RuntimeException e) {
-            return Optional.empty();
-        }
     }
 
     /** Within a transaction: shows another revision, whose history grew by so many bytes. */
@@ -241,7 +233,7 @@ public class Sheets {
         transaction.executeWithoutResult(status -> {
             SheetRow row = sheets.lock(id, account).orElseThrow(NotFound::new);
             for (int number : revisions.before(id, row.head() + 1)) {
-                Optional<Sheet> sheet = revisions.document(id, number).flatMap(Sheets::readable);
+                Optional<Sheet> sheet = revisions.document(id, number).flatMap(Document::read);
                 if (sheet.isEmpty()) continue;
                 long gone = revisions.removeFrom(id, number + 1);
                 sheets.point(id, number, Facts.of(sheet.get()), -gone);

@@ -80,17 +80,8 @@ class Importers implements AutoCloseable {
 
     /** Reads one file; throws {@link BadInput} with the reason where it cannot be used, {@link Busy} where there is no helper in time. */
     Imported read(UUID account, String name, Path file) {
-        try {
-            if (!turns.take(account, 1, PATIENCE)) throw new Busy("Many pictures are being brought in just now. Try again in a minute.");
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new Busy("The server is stopping. Try again in a minute.");
-        }
-        try {
-            return asked(name, file);
-        } finally {
-            turns.giveBack(account, 1);
-        }
+        return turns.with(account, 1, PATIENCE, "Many pictures are being brought in just now. Try again in a minute.",
+                () -> asked(name, file));
     }
 
     private Imported asked(String name, Path file) {

@@ -62,12 +62,7 @@ public class Pictures {
     /** As {@link #add(UUID, String, Path)}, of a file that is in memory. */
     public Picture add(UUID account, String fileName, byte[] bytes) {
         try {
-            Path file = Work.file("picture");
-            try {
-                return add(account, fileName, Files.write(file, bytes));
-            } finally {
-                Files.deleteIfExists(file);
-            }
+            return Work.during("picture", file -> add(account, fileName, Files.write(file, bytes)));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -1,8 +1,6 @@
 package plainlantern.studio.shelf;
 
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -35,13 +33,10 @@ public class ShelfController {
     @PostMapping("/pictures")
     Picture add(@AuthenticationPrincipal Member member, @RequestParam MultipartFile file) throws IOException {
         String name = Optional.ofNullable(file.getOriginalFilename()).orElse("picture");
-        Path arrived = Work.file("upload");
-        try {
+        return Work.during("upload", arrived -> {
             file.transferTo(arrived);
             return pictures.add(member.id(), name, arrived);
-        } finally {
-            Files.deleteIfExists(arrived);
-        }
+        });
     }
 
     @GetMapping("/pictures/{sha}/{level}")
