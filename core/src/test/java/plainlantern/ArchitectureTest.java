@@ -11,7 +11,8 @@ import org.junit.jupiter.api.Test;
 
 /** The packages of the core in the order of the design: each may use those before it, never those after it. */
 class ArchitectureTest {
-    private static final List<String> ORDER = List.of("geometry", "lettering", "outline", "pattern", "sheet", "fitting", "arranging", "editing",
+    private static final List<String> ORDER = List.of("geometry", "lettering", "outline", "pattern", "sheet", "fitting",
+            "arranging", "editing",
             "checking", "picture", "scene", "rendering", "bundle");
     private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS).importPackages("plainlantern");
@@ -27,7 +28,8 @@ class ArchitectureTest {
 
     @Test
     void theCoreKnowsNoWebNoDatabaseAndNoFramework() {
-        noClasses().should().dependOnClassesThat(resideInAnyPackage("org.springframework..", "jakarta.servlet..", "java.sql..", "org.thymeleaf.."))
+        noClasses().should().dependOnClassesThat(resideInAnyPackage("org.springframework..", "jakarta.servlet..", "java.sql..",
+                "org.thymeleaf.."))
                 .check(CORE);
     }
 }

@@ -3,10 +3,10 @@ package plainlantern;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.SplittableRandom;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.random.RandomGenerator;
-import java.util.SplittableRandom;
 
 /**
  * Values by chance for {@link Tried} tests. Every value comes from whole numbers that are written down, so that a run can be repeated and

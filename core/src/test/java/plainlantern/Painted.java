@@ -68,6 +68,16 @@ public final class Painted {
         return (double) sum / a.length;
     }
 
+    /** How far the two are apart at most in any channel of any pixel, of 255; on white. */
+    public static int worst(BufferedImage one, BufferedImage other) {
+        byte[] a = onWhite(one);
+        byte[] b = onWhite(other);
+        if (a.length != b.length) throw new AssertionError("sizes differ");
+        int worst = 0;
+        for (int i = 0; i < a.length; i++) worst = Math.max(worst, Math.abs((a[i] & 0xFF) - (b[i] & 0xFF)));
+        return worst;
+    }
+
     private static byte[] onWhite(BufferedImage image) {
         BufferedImage out = new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_3BYTE_BGR);
         out.createGraphics().drawImage(image, 0, 0, Color.WHITE, null);

@@ -3,35 +3,56 @@ package plainlantern;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import plainlantern.editing.EditReader;
+import java.util.function.Function;
+import plainlantern.asking.Unit;
+import plainlantern.editing.reading.EditReader;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Unit;
 import plainlantern.lettering.LetterStyle;
 import plainlantern.lettering.Setting;
 import plainlantern.lettering.Typeface;
 import plainlantern.outline.Ellipse;
 import plainlantern.outline.Outline;
 import plainlantern.outline.Rectangle;
+import plainlantern.pattern.EvenGrid;
+import plainlantern.sheet.Basics;
 import plainlantern.sheet.Blend;
+import plainlantern.sheet.Caption;
+import plainlantern.sheet.Cleared;
 import plainlantern.sheet.Colour;
 import plainlantern.sheet.Content;
+import plainlantern.sheet.Contents;
+import plainlantern.sheet.Element;
 import plainlantern.sheet.Finish;
 import plainlantern.sheet.Fit;
+import plainlantern.sheet.Float;
+import plainlantern.sheet.Focal;
+import plainlantern.sheet.Frame;
 import plainlantern.sheet.Guides;
+import plainlantern.sheet.Holder;
+import plainlantern.sheet.Layout;
 import plainlantern.sheet.Limits;
 import plainlantern.sheet.Look;
 import plainlantern.sheet.Margins;
+import plainlantern.sheet.NamedFinish;
+import plainlantern.sheet.Nudge;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Paper;
 import plainlantern.sheet.Picture;
-import plainlantern.sheet.Placement;
+import plainlantern.sheet.PictureLayer;
+import plainlantern.sheet.Pose;
 import plainlantern.sheet.Rim;
-import plainlantern.sheet.Role;
+import plainlantern.sheet.Rule;
 import plainlantern.sheet.Seat;
-import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Shadow;
+import plainlantern.sheet.Sheet;
+import plainlantern.sheet.SheetFormat;
 import plainlantern.sheet.Stop;
 import plainlantern.sheet.Styles;
+import plainlantern.sheet.Swatch;
+import plainlantern.sheet.Treatment;
+import plainlantern.sheet.Vista;
+import plainlantern.sheet.Wash;
+import plainlantern.sheet.Words;
 
 /** Sheets for tests: one by edits written as people's browsers write them, and any by chance. */
 public final class Sheets {
@@ -54,55 +75,115 @@ public final class Sheets {
         return now;
     }
 
+    /** The vista that any sheet may have. */
+    public static final String VISTA = "v90";
+
+    /**
+     * Any sheet: two panels, a float, a caption and a rule under the ids p1 to p5, each of which may be missing, and others of any kind;
+     * with a
+     * vista, finishes, colours and a layout by chance.
+     */
     public static Sheet any(Chance chance) {
-        List<Panel> panels = new ArrayList<>();
-        for (Panel panel : chance.list(0, 6, Sheets::panel)) panels.add(numbered(panel, panels.size() + 1));
-        Paper paper = chance.of(new Paper.None(), new Paper.Plain(Colour.of("#F4EBDD")), new Paper.Plain(Colour.WHITE),
-                new Paper.Washed(List.of(new Stop(0, Colour.WHITE, 1), new Stop(1, Colour.of("#446688@s1"), 1)), 30, true), new Paper.Pictured(DAWN.id(), 4));
-        return new Sheet(chance.text(20), chance.of(Unit.values()), length(chance, 5, 3000), length(chance, 5, 3000),
-                length(chance, 30, 1200), 3, new Margins(1, 2.5, 0, 1 / 3.0),
-                paper, List.of(DAWN, TALL), List.copyOf(panels), panels.size(), List.of(), Guides.FIRST, List.of(),
-                        Styles.NONE, Limits.FIRST);
+        boolean vista = chance.flag();
+        List<Element> elements = new ArrayList<>();
+        List<Function<Chance, Element>> kinds = List.of(c -> panel(c, vista), c -> panel(c, vista),
+                c -> Float.of(panel(c, vista)), Sheets::caption,
+                Sheets::rule);
+        for (int i = 0; i < kinds.size(); i++) if (chance.whole(0, 7) > 0) elements.add(numbered(kinds.get(i).apply(chance), i + 1));
+        if (chance.flag()) elements.replaceAll(e -> e.id().equals("p1") ? beside(e, 50) : e.id().equals("p2") ? beside(e, 114) : e);
+        for (Element more : chance.list(0, 3, c -> kinds.get(c.whole(0, kinds.size() - 1)).apply(c))) {
+            elements.add(numbered(more, 6 + elements.size()));
+        }
+        Frame frame = new Frame(new Point(length(chance, 0, 200), 90), 400, 300, length(chance, -40, 40), chance.flag());
+        List<Vista> vistas = List.of(new Vista(VISTA, DAWN.id(), frame, chance.flag(), Treatment.NONE));
+        boolean both = List.of("p1", "p2").stream().allMatch(id -> elements.stream().anyMatch(e -> e.id().equals(id)));
+        List<Layout> layouts = !both || chance.flag() ? List.of()
+                : List.of(new Layout(new EvenGrid(1, 2, 2, 0), Optional.empty(), 0, Optional.empty(), List.of("p1", "p2")));
+        boolean seen = elements.stream().anyMatch(e -> e.holder().flatMap(Holder::slice).isPresent());
+        Contents contents = new Contents(paper(chance),
+                List.of(chance.flag() ? DAWN : DAWN.focused(Optional.of(new Focal(0.3, 0.6, false))), TALL), elements, 90, layouts, seen
+                ? vistas : List.of());
+        Styles styles = new Styles(List.of(new Swatch("s1", "Slate", Colour.of("#446688"))), List.of(NAMED), 2);
+        SheetFormat format = new SheetFormat(chance.text(20), chance.of(Unit.values()), length(chance, 5, 3000), length(chance, 5, 3000),
+                length(chance, 30, 1200), 3, new Margins(1, 2.5, 0, 1 / 3.0));
+        return new Sheet(format, contents, styles, Guides.FIRST, Limits.FIRST);
     }
 
-    private static Panel numbered(Panel p, int number) {
-        return new Panel("p" + number, p.name(), p.locked(), p.hidden(), p.role(), p.group(), p.outline(), p.seat(),
-                p.content(), p.finish());
+    private static final NamedFinish NAMED = new NamedFinish("f1", "Gallery",
+            Finish.NONE.rimmed(Optional.of(new Rim(0.4, Colour.of("#446688@s1"),
+            Rim.Side.INSIDE, Rim.Dash.SOLID, Rim.Join.MITER))));
+
+    private static Paper paper(Chance chance) {
+        return chance.of(new Paper.None(), new Paper.Plain(Colour.of("#F4EBDD")), new Paper.Plain(Colour.WHITE),
+                new Paper.Washed(List.of(new Stop(0, Colour.WHITE, 1), new Stop(1, Colour.of("#446688@s1"), 1)), 30, true),
+                new Paper.Pictured(DAWN.id(), 4, Treatment.NONE));
     }
 
-    private static Panel panel(Chance chance) {
-        Outline outline = chance.flag() ? new Rectangle(length(chance, 0, 40), length(chance, 0, 40), 0, 3) : new Ellipse();
+    /** In a row with others, a gap between them. */
+    private static Element beside(Element e, double across) {
+        return ((Holder) e).withOutline(Rectangle.SHARP).withSeat(Seat.upright(new Point(across, 50), 60, 40)).lockedTo(false);
+    }
+
+    private static Element numbered(Element e, int number) {
+        Basics b = e.basics();
+        return e.with(new Basics("p" + number, b.name(), b.locked(), b.hidden(), b.group(), b.seat(), b.finish()));
+    }
+
+    private static Basics basics(Chance chance) {
         Seat seat = new Seat(new Point(length(chance, -200, 600), length(chance, -200, 600)), length(chance, 1, 400),
                 length(chance, 1, 400), length(chance, -180, 180), chance.flag());
-        Finish finish = chance.of(Finish.NONE, Finish.NONE,
+        Finish finish = chance.of(Finish.NONE, Finish.NONE, NAMED.finish(),
                 Finish.NONE.rimmed(Optional.of(new Rim(0.3, Colour.WHITE, Rim.Side.OUTSIDE, Rim.Dash.DOTTED, Rim.Join.ROUND)))
-                .looking(new Look(0.7, Blend.SCREEN))
-                .shadowed(Optional.of(new Shadow(7, 300, 2, -0.5, Colour.of("#123456"), 0.4))).feathered(0.25));
-        return new Panel("p", chance.text(12), chance.whole(0, 5) == 1, chance.whole(0, 5) == 1, chance.whole(0, 5) == 1 ? Role.CAPTION
-                : Role.PANEL, chance.of("", "", "g1"), outline, seat,
-                chance.list(0, 3, c -> c.by(() -> shown(c), () -> shown(c), () -> shown(c), () -> wash(c), () -> words(c))
-                        .looking(new Look(c.of(1.0, 1.0, 0.4), c.of(Blend.NORMAL, Blend.NORMAL, Blend.MULTIPLY)))), finish);
+                        .looking(new Look(0.7, Blend.SCREEN))
+                        .shadowed(Optional.of(new Shadow(7, 300, 2, -0.5, Colour.of("#123456"), 0.4))).feathered(0.25));
+        return new Basics("p", chance.text(12), chance.whole(0, 5) == 1, chance.whole(0, 5) == 1, chance.of("", "", "g1"), seat, finish);
     }
 
-    private static Content shown(Chance c) {
+    private static Panel panel(Chance chance, boolean vista) {
+        Outline outline = chance.of(new Rectangle(length(chance, 0, 40), length(chance, 0, 40), 0, 3), Rectangle.SHARP,
+                Rectangle.SHARP, new Ellipse());
+        List<Content> content = new ArrayList<>(chance.list(0, 3,
+                c -> c.by(() -> shown(c), () -> shown(c), () -> shown(c), () -> wash(c), () -> words(c))
+                .looking(new Look(c.of(1.0, 1.0, 0.4), c.of(Blend.NORMAL, Blend.NORMAL, Blend.MULTIPLY)))));
+        if (vista && chance.whole(0, 2) > 0) content.add(0, slice(chance));
+        return new Panel(basics(chance), outline, content);
+    }
+
+    private static PictureLayer slice(Chance chance) {
+        Nudge nudge = new Nudge(length(chance, -3, 3), 0.5, length(chance, 1, 1.2), length(chance, -5, 5), chance.flag());
+        return chance.flag() ? PictureLayer.slice(VISTA) : PictureLayer.slice(VISTA).nudged(nudge);
+    }
+
+    private static Caption caption(Chance chance) {
+        List<Content> content = chance.flag() ? List.of(wash(chance), words(chance)) : List.of(words(chance));
+        return new Caption(basics(chance), Rectangle.rounded(length(chance, 0, 4)), content);
+    }
+
+    private static Rule rule(Chance chance) {
+        Basics basics = basics(chance);
+        return new Rule(basics, chance.flag() ? List.of() : List.of(new Rule.Bank("p1", 1), new Rule.Bank("p2", 3)), chance.flag());
+    }
+
+    private static PictureLayer shown(Chance c) {
         boolean held = c.flag();
-        return new Content.OwnPicture(c.of(DAWN, TALL).id(), c.of(Fit.values()),
-                new Placement(new Point(length(c, -90, 90), length(c, -90, 90)), length(c, 0.01, 2), length(c, 0.01, 2),
-                length(c, -180, 180), !held), held);
+        Pose pose = new Pose(new Point(length(c, -90, 90), length(c, -90, 90)), length(c, 0.01, 2), length(c, 0.01, 2),
+                length(c, -180, 180), !held);
+        Treatment treatment = c.of(Treatment.NONE, Treatment.NONE, new Treatment(Optional.of(new Cleared(Colour.WHITE, 0.1, 0.2))));
+        return PictureLayer.own(c.of(DAWN, TALL), c.of(Fit.values()), pose, held).treated(treatment);
     }
 
     private static Content wash(Chance c) {
         double a = length(c, 0, 0.5);
         double b = length(c, 0.5, 1);
-        return new Content.Wash(List.of(new Stop(a, Colour.WHITE, b), new Stop(b, Colour.of("#123456"), a)), length(c, -180, 180),
+        return new Wash(List.of(new Stop(a, Colour.WHITE, b), new Stop(b, Colour.of("#123456"), a)), length(c, -180, 180),
                 c.flag(), Look.PLAIN);
     }
 
     private static Content words(Chance c) {
         double at = length(c, -90, 90);
-        return new Content.Words(c.text(9), new LetterStyle(c.of(Typeface.values()), length(c, 0.5, 30), Setting.Side.LEFT, 1.1, at),
+        return new Words(c.text(9), new LetterStyle(c.of(Typeface.values()), length(c, 0.5, 30), Setting.Side.LEFT, 1.1, at),
                 Colour.WHITE, new Point(at, -at), at,
-                at < 0 ? Optional.of(new Content.Boxed(1, Content.Lie.TOP)) : Optional.empty(), Look.PLAIN);
+                at < 0 ? Optional.of(new Words.Boxed(1, Words.Lie.TOP)) : Optional.empty(), Look.PLAIN);
     }
 
     /** With seven digits after the point at most. */

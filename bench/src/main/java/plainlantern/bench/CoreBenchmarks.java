@@ -15,11 +15,11 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import plainlantern.editing.FillPanels;
-import plainlantern.editing.LayOut;
-import plainlantern.editing.MovePanels;
-import plainlantern.editing.ShelvePictures;
-import plainlantern.geometry.Unit;
+import plainlantern.asking.Unit;
+import plainlantern.editing.filling.FillPanels;
+import plainlantern.editing.filling.ShelvePictures;
+import plainlantern.editing.placing.LayOut;
+import plainlantern.editing.placing.MovePanels;
 import plainlantern.pattern.EvenGrid;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.PictureReader;
@@ -78,7 +78,7 @@ public class CoreBenchmarks {
 
     @Benchmark
     public int drawBoard() {
-        return sheet.panels().stream().mapToInt(p -> BoardPainter.panel(sheet, p, layer -> layer.picture()).length()).sum();
+        return sheet.panels().stream().mapToInt(p -> BoardPainter.holder(sheet, p, layer -> layer.picture()).length()).sum();
     }
 
     @Benchmark

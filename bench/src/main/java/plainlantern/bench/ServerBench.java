@@ -60,7 +60,8 @@ public final class ServerBench {
         String id = newSheet("Bench", 420, 297);
         String picture = upload(Encoder.jpeg(Pixels.photo(1200, 800, panels), 0.9f, 300));
         shelve(id, List.of(picture));
-        edit(id, "{\"kind\":\"lay-out\",\"where\":\"replace\",\"pattern\":{\"kind\":\"even-grid\",\"rows\":10,\"columns\":" + panels / 10 + ",\"gapAcross\":0.5,\"gapDown\":0.5},\"margins\":{\"top\":5,\"right\":5,\"bottom\":5,\"left\":5}}");
+        edit(id, "{\"kind\":\"lay-out\",\"where\":\"replace\",\"pattern\":{\"kind\":\"even-grid\",\"rows\":10,\"columns\":" + panels / 10
+                + ",\"gapAcross\":0.5,\"gapDown\":0.5},\"margins\":{\"top\":5,\"right\":5,\"bottom\":5,\"left\":5}}");
         StringBuilder all = new StringBuilder("[");
         for (int i = 1; i <= panels; i++) all.append(i > 1 ? "," : "").append("\"p").append(i).append('"');
         edit(id, "{\"kind\":\"fill\",\"panels\":" + all + "],\"picture\":\"" + picture + "\"}");
@@ -69,7 +70,8 @@ public final class ServerBench {
         for (int i = 0; i < times.length; i++) times[i] = move(id, i);
         row("edit one panel of " + panels, times);
         double[] both = new double[20];
-        for (int i = 0; i < both.length; i++) both[i] = edit(id, "{\"kind\":\"move-panels\",\"panels\":" + all + "],\"dx\":" + (i % 2 * 2 - 1) + ",\"dy\":0}");
+        for (int i = 0; i < both.length; i++)
+            both[i] = edit(id, "{\"kind\":\"move-panels\",\"panels\":" + all + "],\"dx\":" + (i % 2 * 2 - 1) + ",\"dy\":0}");
         row("edit all " + panels + " panels", both);
         if (panels == 300) patterns(id);
         double[] opens = new double[20];
@@ -81,7 +83,8 @@ public final class ServerBench {
     private void patterns(String id) throws Exception {
         for (String pattern : List.of("'honeycomb','rows':15,'columns':20,'gap':1", "'shards','count':300,'gap':1,'evenness':2,'seed':1",
                 "'scatter','count':300,'smallest':0.5,'proportion':1.4,'turn':20,'coverage':0.8,'seed':1")) {
-            String body = ("{'edit':{'kind':'lay-out','where':'replace','pattern':{'kind':" + pattern + "}},'stage':'arrange','selected':[],'version':0}").replace('\'', '"');
+            String body = ("{'edit':{'kind':'lay-out','where':'replace','pattern':{'kind':" + pattern
+                    + "}},'stage':'arrange','selected':[],'version':0}").replace('\'', '"');
             double[] times = new double[20];
             for (int i = 0; i < times.length; i++) times[i] = timed(() -> preview(id, body));
             row("preview " + pattern.split("'")[1] + " of 300", times);
@@ -104,7 +107,8 @@ public final class ServerBench {
     /** Fill with 300 pictures on the shelf, and dealing 200 of them to 40 panels. */
     private void shelf() throws Exception {
         String id = newSheet("Shelf", 420, 297);
-        edit(id, "{\"kind\":\"lay-out\",\"where\":\"replace\",\"pattern\":{\"kind\":\"even-grid\",\"rows\":5,\"columns\":8,\"gapAcross\":2,\"gapDown\":2},\"margins\":{\"top\":10,\"right\":10,\"bottom\":10,\"left\":10}}");
+        edit(id, "{\"kind\":\"lay-out\",\"where\":\"replace\",\"pattern\":{\"kind\":\"even-grid\",\"rows\":5,\"columns\":8,"
+                + "\"gapAcross\":2,\"gapDown\":2},\"margins\":{\"top\":10,\"right\":10,\"bottom\":10,\"left\":10}}");
         List<String> shas = new ArrayList<>();
         double[] imports = new double[300];
         for (int i = 0; i < 300; i++) {
@@ -119,10 +123,12 @@ public final class ServerBench {
         double[] fills = new double[40];
         for (int i = 0; i < fills.length; i++) {
             String fill = "{\"kind\":\"fill\",\"panels\":[\"p" + (i + 1) + "\"],\"picture\":\"" + shas.get(i) + "\"}";
-            fills[i] = timed(() -> json("/sheets/" + id + "/edits", "{\"edit\":" + fill + ",\"stage\":\"fill\",\"selected\":[\"p1\"],\"version\":" + version + "}"));
+            fills[i] = timed(() -> json("/sheets/" + id + "/edits", "{\"edit\":" + fill
+                    + ",\"stage\":\"fill\",\"selected\":[\"p1\"],\"version\":" + version + "}"));
         }
         row("fill a panel, 300 pictures on the shelf", fills);
-        String deal = "{\"edit\":{\"kind\":\"deal\",\"to\":\"all\",\"pictures\":[\"" + String.join("\",\"", shas.subList(0, 200)) + "\"]},\"stage\":\"fill\",\"selected\":[],\"version\":0}";
+        String deal = "{\"edit\":{\"kind\":\"deal\",\"to\":\"all\",\"pictures\":[\"" + String.join("\",\"", shas.subList(0, 200))
+                + "\"]},\"stage\":\"fill\",\"selected\":[],\"version\":0}";
         double[] deals = new double[20];
         for (int i = 0; i < deals.length; i++) deals[i] = timed(() -> preview(id, deal));
         row("look at a deal of 200 pictures to 40 panels", deals);
@@ -131,7 +137,8 @@ public final class ServerBench {
     /** Import of 24 megapixels, and the sheet for the deliveries. */
     private void pictures(Path folder) throws Exception {
         String id = newSheet("Twelve", 420, 297);
-        edit(id, "{\"kind\":\"lay-out\",\"where\":\"replace\",\"pattern\":{\"kind\":\"even-grid\",\"rows\":3,\"columns\":4,\"gapAcross\":6,\"gapDown\":6},\"margins\":{\"top\":10,\"right\":10,\"bottom\":10,\"left\":10}}");
+        edit(id, "{\"kind\":\"lay-out\",\"where\":\"replace\",\"pattern\":{\"kind\":\"even-grid\",\"rows\":3,\"columns\":4,"
+                + "\"gapAcross\":6,\"gapDown\":6},\"margins\":{\"top\":10,\"right\":10,\"bottom\":10,\"left\":10}}");
         List<String> shas = new ArrayList<>();
         double[] times = new double[12];
         for (int i = 0; i < 12; i++) {
@@ -143,12 +150,14 @@ public final class ServerBench {
         shelve(id, shas);
         for (int i = 0; i < 12; i++) edit(id, "{\"kind\":\"fill\",\"panels\":[\"p" + (i + 1) + "\"],\"picture\":\"" + shas.get(i) + "\"}");
         bundle(id, folder.resolve("twelve.lantern.zip"));
-        edit(id, "{\"kind\":\"lay-out\",\"where\":\"replace\",\"agreed\":true,\"pattern\":{\"kind\":\"even-grid\",\"rows\":6,\"columns\":10,\"gapAcross\":6,\"gapDown\":6},"
+        edit(id, "{\"kind\":\"lay-out\",\"where\":\"replace\",\"agreed\":true,\"pattern\":{\"kind\":\"even-grid\",\"rows\":6,"
+                + "\"columns\":10,\"gapAcross\":6,\"gapDown\":6},"
                 + "\"margins\":{\"top\":10,\"right\":10,\"bottom\":10,\"left\":10}}");
         List<String> all = new ArrayList<>();
         Matcher ids = Pattern.compile("data-id=\"(p[0-9]+)\" data-panel").matcher(get("/sheets/" + id));
         while (ids.find()) all.add("\"" + ids.group(1) + "\"");
-        for (int i = 0; i < 12; i++) edit(id, "{\"kind\":\"fill\",\"panels\":[" + String.join(",", all.subList(i * 5, i * 5 + 5)) + "],\"picture\":\"" + shas.get(i) + "\"}");
+        for (int i = 0; i < 12; i++) edit(id, "{\"kind\":\"fill\",\"panels\":[" + String.join(",", all.subList(i * 5, i * 5 + 5))
+                + "],\"picture\":\"" + shas.get(i) + "\"}");
         bundle(id, folder.resolve("sixty.lantern.zip"));
         edit(id, "{\"kind\":\"set-shadow\",\"panels\":[" + String.join(",", all) + "],\"distance\":1.5,\"direction\":135,\"blur\":4}");
         bundle(id, folder.resolve("shadowed.lantern.zip"));
@@ -158,9 +167,11 @@ public final class ServerBench {
     /** A1 with a hundred panels. */
     private void large(Path folder, List<String> shas) throws Exception {
         String id = newSheet("Wall", 594, 841);
-        edit(id, "{\"kind\":\"lay-out\",\"where\":\"replace\",\"pattern\":{\"kind\":\"even-grid\",\"rows\":10,\"columns\":10,\"gapAcross\":6,\"gapDown\":6},\"margins\":{\"top\":10,\"right\":10,\"bottom\":10,\"left\":10}}");
+        edit(id, "{\"kind\":\"lay-out\",\"where\":\"replace\",\"pattern\":{\"kind\":\"even-grid\",\"rows\":10,\"columns\":10,"
+                + "\"gapAcross\":6,\"gapDown\":6},\"margins\":{\"top\":10,\"right\":10,\"bottom\":10,\"left\":10}}");
         shelve(id, shas);
-        for (int i = 0; i < 100; i++) edit(id, "{\"kind\":\"fill\",\"panels\":[\"p" + (i + 1) + "\"],\"picture\":\"" + shas.get(i % shas.size()) + "\"}");
+        for (int i = 0; i < 100; i++) edit(id, "{\"kind\":\"fill\",\"panels\":[\"p" + (i + 1) + "\"],\"picture\":\""
+                + shas.get(i % shas.size()) + "\"}");
         bundle(id, folder.resolve("hundred.lantern.zip"));
     }
 
@@ -181,11 +192,13 @@ public final class ServerBench {
     private static void row(String what, double[] times) {
         double[] sorted = times.clone();
         Arrays.sort(sorted);
-        System.out.printf(Locale.ROOT, "| %s | %.1f | %.1f |%n", what, sorted[sorted.length / 2], sorted[(int) Math.ceil(sorted.length * 0.95) - 1]);
+        System.out.printf(Locale.ROOT, "| %s | %.1f | %.1f |%n", what, sorted[sorted.length / 2],
+                sorted[(int) Math.ceil(sorted.length * 0.95) - 1]);
     }
 
     private double edit(String id, String edit) throws Exception {
-        return timed(() -> json("/sheets/" + id + "/edits", "{\"edit\":" + edit + ",\"stage\":\"arrange\",\"selected\":[\"p1\"],\"version\":" + version + "}"));
+        return timed(() -> json("/sheets/" + id + "/edits", "{\"edit\":" + edit
+                + ",\"stage\":\"arrange\",\"selected\":[\"p1\"],\"version\":" + version + "}"));
     }
 
     private void preview(String id, String body) throws Exception {
@@ -212,7 +225,8 @@ public final class ServerBench {
 
     private String upload(byte[] jpeg) throws IOException, InterruptedException {
         String edge = "edge" + UUID.randomUUID();
-        byte[] head = ("--" + edge + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"picture.jpg\"\r\n\r\n").getBytes(StandardCharsets.UTF_8);
+        byte[] head = ("--" + edge + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"picture.jpg\"\r\n\r\n")
+                .getBytes(StandardCharsets.UTF_8);
         byte[] tail = ("\r\n--" + edge + "--\r\n").getBytes(StandardCharsets.UTF_8);
         ByteArrayOutputStream body = new ByteArrayOutputStream();
         for (byte[] part : List.of(head, jpeg, tail)) body.writeBytes(part);

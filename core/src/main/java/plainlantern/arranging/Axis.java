@@ -1,7 +1,7 @@
 package plainlantern.arranging;
 
+import plainlantern.asking.Choice;
 import plainlantern.geometry.Box;
-import plainlantern.geometry.Choice;
 import plainlantern.geometry.Point;
 
 /** Across or down: the same rules hold along both. */

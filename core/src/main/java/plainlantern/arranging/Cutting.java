@@ -3,11 +3,11 @@ package plainlantern.arranging;
 import java.util.List;
 import java.util.Optional;
 import plainlantern.geometry.Affine;
-import plainlantern.geometry.HalfPlane;
+import plainlantern.geometry.Algebra;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 import plainlantern.geometry.Polygons;
-import plainlantern.sheet.Panel;
+import plainlantern.sheet.Holder;
 import plainlantern.sheet.Seat;
 
 /** Dividing panels by a straight line. */
@@ -18,12 +18,12 @@ public final class Cutting {
     private Cutting() {}
 
     /** Whether the straight way from {@code a} to {@code b} on the sheet passes through the panel. */
-    public static boolean crosses(Panel panel, Point a, Point b) {
+    public static boolean crosses(Holder panel, Point a, Point b) {
         return Polygons.within(panel.pathOnSheet(), a, b) > 1e-6;
     }
 
     /** Whether one end of the way passes the panel's edge by so little that it was not meant. */
-    public static boolean overshoots(Panel panel, Point a, Point b) {
+    public static boolean overshoots(Holder panel, Point a, Point b) {
         Path form = panel.pathOnSheet();
         double least = Math.min(OVERSHOOT, Math.min(panel.seat().width(), panel.seat().height()) / 4);
         return (Polygons.contains(form, a) || Polygons.contains(form, b)) && Polygons.within(form, a, b) < least;
@@ -35,12 +35,12 @@ public final class Cutting {
      *
      * @param gap mm between the sides, square to the line
      */
-    public static Optional<List<Path>> halves(Panel panel, Point a, Point b, double gap) {
+    public static Optional<List<Path>> halves(Holder panel, Point a, Point b, double gap) {
         Affine own = panel.seat().toSheet().inverse();
         Point from = own.apply(a);
         Point to = own.apply(b);
-        Optional<Path> one = HalfPlane.rightOf(to, from, gap / 2).clip(panel.ownPath()).filter(Cutting::wide);
-        Optional<Path> other = HalfPlane.rightOf(from, to, gap / 2).clip(panel.ownPath()).filter(Cutting::wide);
+        Optional<Path> one = Algebra.rightOf(panel.ownPath(), to, from, gap / 2).filter(Cutting::wide);
+        Optional<Path> other = Algebra.rightOf(panel.ownPath(), from, to, gap / 2).filter(Cutting::wide);
         return one.isPresent() && other.isPresent() ? Optional.of(List.of(one.get(), other.get())) : Optional.empty();
     }
 

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import plainlantern.geometry.Point;
-import plainlantern.sheet.Panel;
+import plainlantern.sheet.Holder;
 import plainlantern.sheet.Sheet;
 
 /** The gaps that neighbouring panels share along parallel sides. */
@@ -69,7 +69,7 @@ public final class Seams {
 
     private static List<Edge> edges(Sheet sheet) {
         List<Edge> edges = new ArrayList<>();
-        for (Panel panel : sheet.panels()) {
+        for (Holder panel : sheet.holders()) {
             if (panel.locked() || panel.hidden()) continue;
             Optional<List<Point>> own = Shapes.sides(panel);
             if (own.isEmpty()) continue;
@@ -93,7 +93,8 @@ public final class Seams {
         if (one.out().dot(other.out()) > -1 + PARALLEL * PARALLEL || one.name().panel().equals(other.name().panel())) return false;
         double gap = gap(one, other);
         if (gap < -LEVEL || gap > WIDEST * Math.min(one.depth(), other.depth())) return false;
-        return Math.min(one.high(one.along()), other.high(one.along())) - Math.max(one.low(one.along()), other.low(one.along())) >= SHORTEST;
+        return Math.min(one.high(one.along()), other.high(one.along())) - Math.max(one.low(one.along()),
+                other.low(one.along())) >= SHORTEST;
     }
 
     private static double gap(Edge one, Edge other) {
@@ -109,7 +110,8 @@ public final class Seams {
         double[] line = {first.out().x(), first.out().y(), first.offset(), -second.offset()};
         for (int i = 0; i < lines.size(); i++) {
             double[] l = lines.get(i);
-            boolean same = Math.abs(l[0] - line[0]) + Math.abs(l[1] - line[1]) < PARALLEL && Math.abs(l[2] - line[2]) < LEVEL && Math.abs(l[3] - line[3]) < LEVEL;
+            boolean same = Math.abs(l[0] - line[0]) + Math.abs(l[1] - line[1]) < PARALLEL && Math.abs(l[2] - line[2]) < LEVEL
+                    && Math.abs(l[3] - line[3]) < LEVEL;
             if (same) return i;
         }
         found.add(new ArrayList<>());

@@ -5,34 +5,24 @@ import java.util.List;
 import java.util.Optional;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Point;
-import plainlantern.outline.FreeForm;
-import plainlantern.outline.Outline;
-import plainlantern.outline.Rectangle;
-import plainlantern.outline.RegularPolygon;
-import plainlantern.outline.Slanted;
-import plainlantern.sheet.Panel;
+import plainlantern.sheet.Holder;
 
 /** The straight sides of panels. */
 public final class Shapes {
     private Shapes() {}
 
     /**
-     * The corners whose sides can be moved one by one, in the panel's own frame: those of a polygon drawn free or slanted, or of the box of any other
-     * form that is stretched to its box. Empty where moving a side makes no sense.
+     * The corners whose sides can be moved one by one, in the panel's own frame, see {@link plainlantern.outline.Outline#sides}. Empty
+     * where
+     * moving a side makes no sense, as of a caption.
      */
-    public static Optional<List<Point>> sides(Panel panel) {
-        if (!panel.role().takesPictures()) return Optional.empty();
-        Outline outline = panel.outline();
-        if (outline instanceof FreeForm || outline instanceof Slanted) return FreeForm.corners(panel.ownPath());
-        if (outline instanceof RegularPolygon) return Optional.empty();
-        Point half = panel.seat().half();
-        return Optional.of(List.of(new Point(-half.x(), -half.y()), new Point(half.x(), -half.y()), half, new Point(-half.x(), half.y())));
+    public static Optional<List<Point>> sides(Holder panel) {
+        return panel.takesPictures() ? panel.outline().sides(panel.seat().width(), panel.seat().height()) : Optional.empty();
     }
 
     /** The corners, in the panel's own frame, that can be moved one by one: of free polygons, slanted forms and plain rectangles. */
-    public static Optional<List<Point>> corners(Panel panel) {
-        Outline outline = panel.outline();
-        return outline instanceof FreeForm || outline instanceof Slanted || outline.equals(Rectangle.SHARP) ? FreeForm.corners(panel.ownPath()) : Optional.empty();
+    public static Optional<List<Point>> corners(Holder panel) {
+        return panel.outline().corners(panel.seat().width(), panel.seat().height());
     }
 
     public static List<Point> mapped(List<Point> points, Affine map) {

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 import plainlantern.sheet.Seat;
@@ -29,7 +29,8 @@ public final class Sides {
             Line after = line(corners, i, sides, by);
             Optional<Point> meeting = before.meets(after);
             boolean touched = sides.contains((i + n - 1) % n) || sides.contains(i);
-            BadInput.unless(!touched || meeting.isPresent(), "seam", panel + " has two sides on one line there; this seam cannot be moved.");
+            BadInput.unless(!touched || meeting.isPresent(), "seam",
+                    panel + " has two sides on one line there; this seam cannot be moved.");
             next.add(touched ? meeting.get() : corners.get(i));
         }
         for (int i = 0; i < n; i++) {
@@ -61,7 +62,8 @@ public final class Sides {
     /** Refuses a polygon, in a panel's own frame, that is too thin, turned inside out or crosses itself. */
     public static Path sound(List<Point> corners, List<Point> before, String panel) {
         Path path = Path.polygon(corners);
-        BadInput.unless(path.bounds().shorter() >= Seat.THINNEST && Shapes.turning(corners) * Shapes.turning(before) > 0 && !crosses(corners),
+        BadInput.unless(path.bounds().shorter() >= Seat.THINNEST && Shapes.turning(corners) * Shapes.turning(before) > 0
+                && !crosses(corners),
                 "corner", "That is too far: " + panel + " would fold over itself.");
         return path;
     }
@@ -71,7 +73,8 @@ public final class Sides {
         for (int i = 0; i < n; i++) {
             for (int j = i + 2; j < n; j++) {
                 if (i == 0 && j == n - 1) continue;
-                if (apart(c.get(i), c.get(i + 1), c.get(j), c.get((j + 1) % n)) && apart(c.get(j), c.get((j + 1) % n), c.get(i), c.get(i + 1))) return true;
+                if (apart(c.get(i), c.get(i + 1), c.get(j), c.get((j + 1) % n))
+                        && apart(c.get(j), c.get((j + 1) % n), c.get(i), c.get(i + 1))) return true;
             }
         }
         return false;

@@ -9,9 +9,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import plainlantern.geometry.Box;
+import plainlantern.sheet.Element;
 import plainlantern.sheet.Guides.Kind;
 import plainlantern.sheet.Guides;
-import plainlantern.sheet.Panel;
 import plainlantern.sheet.Sheet;
 
 /**
@@ -50,7 +50,7 @@ public record Snaps(List<Line> lines, List<Even> evens) {
     /** For dragging those panels; {@code moving} may be empty, then all panels catch. */
     public static Snaps of(Sheet sheet, Collection<String> moving) {
         Set<String> dragged = new HashSet<>(moving);
-        List<Panel> others = sheet.panels().stream().filter(p -> !dragged.contains(p.id()) && !p.hidden()).toList();
+        List<Element> others = sheet.elements().stream().filter(p -> !dragged.contains(p.id()) && !p.hidden()).toList();
         Set<Kind> on = sheet.guides().snaps();
         List<Line> lines = new ArrayList<>(guideLines(sheet, on));
         if (on.contains(Kind.BLEED)) {
@@ -61,10 +61,10 @@ public record Snaps(List<Line> lines, List<Even> evens) {
         List<Even> evens = new ArrayList<>();
         if (on.contains(Kind.PANELS)) {
             lines.addAll(panelLines(others));
-            List<Panel> taken = sheet.panels().stream().filter(p -> dragged.contains(p.id())).toList();
+            List<Element> taken = sheet.elements().stream().filter(p -> dragged.contains(p.id())).toList();
             if (!taken.isEmpty()) {
-                List<Box> boxes = others.stream().map(Panel::boundsOnSheet).toList();
-                for (Axis axis : Axis.values()) evens.addAll(evens(boxes, axis, axis.size(Units.box(taken))));
+                List<Box> boxes = others.stream().map(Element::boundsOnSheet).toList();
+                for (Axis axis : Axis.values()) evens.addAll(evens(boxes, axis, axis.size(Groups.box(taken))));
             }
         }
         return new Snaps(lines, evens);
@@ -80,8 +80,10 @@ public record Snaps(List<Line> lines, List<Even> evens) {
         if (kinds.contains(Kind.MARGINS)) sheet.area().ifPresent(area -> box(lines, area, "margin"));
         if (kinds.contains(Kind.COLUMNS)) {
             sheet.area().ifPresent(area -> {
-                for (double[] span : Guides.spans(area.x(), area.width(), guides.columns(), guides.gutter())) for (double at : span) across(lines, sheet, at, "column");
-                for (double[] span : Guides.spans(area.y(), area.height(), guides.rows(), guides.gutter())) for (double at : span) down(lines, sheet, at, "row");
+                for (double[] span : Guides.spans(area.x(), area.width(), guides.columns(), guides.gutter()))
+                    for (double at : span) across(lines, sheet, at, "column");
+                for (double[] span : Guides.spans(area.y(), area.height(), guides.rows(), guides.gutter()))
+                    for (double at : span) down(lines, sheet, at, "row");
             });
         }
         if (kinds.contains(Kind.THIRDS)) {
@@ -117,15 +119,16 @@ public record Snaps(List<Line> lines, List<Even> evens) {
     }
 
     /** The sides and middles of panels; those of several panels at one place are one line. */
-    private static List<Line> panelLines(List<Panel> panels) {
+    private static List<Line> panelLines(List<Element> panels) {
         Map<List<Object>, Line> lines = new LinkedHashMap<>();
-        for (Panel panel : panels) {
+        for (Element panel : panels) {
             Box box = panel.boundsOnSheet();
             for (Axis axis : Axis.values()) {
                 Axis other = axis.other();
                 line(lines, new Line(axis, axis.start(box), other.start(box), other.end(box), Catches.SIDES, panel.name()));
                 line(lines, new Line(axis, axis.end(box), other.start(box), other.end(box), Catches.SIDES, panel.name()));
-                line(lines, new Line(axis, axis.middle(box), other.start(box), other.end(box), Catches.MIDDLE, "middle of " + panel.name()));
+                line(lines, new Line(axis, axis.middle(box), other.start(box), other.end(box), Catches.MIDDLE,
+                        "middle of " + panel.name()));
             }
         }
         return List.copyOf(lines.values());
@@ -145,10 +148,13 @@ public record Snaps(List<Line> lines, List<Even> evens) {
             double gap = axis.start(b) - axis.end(a);
             double from = Math.max(other.start(a), other.start(b));
             double to = Math.min(other.end(a), other.end(b));
-            evens.add(new Even(axis, axis.end(b) + gap, gap, from, to, List.of(axis.end(a), axis.start(b), axis.end(b), axis.end(b) + gap)));
-            evens.add(new Even(axis, axis.start(a) - gap - size, gap, from, to, List.of(axis.start(a) - gap, axis.start(a), axis.end(a), axis.start(b))));
+            evens.add(new Even(axis, axis.end(b) + gap, gap, from, to,
+                    List.of(axis.end(a), axis.start(b), axis.end(b), axis.end(b) + gap)));
+            evens.add(new Even(axis, axis.start(a) - gap - size, gap, from, to,
+                    List.of(axis.start(a) - gap, axis.start(a), axis.end(a), axis.start(b))));
             double half = (gap - size) / 2;
-            if (half > 0) evens.add(new Even(axis, axis.end(a) + half, half, from, to, List.of(axis.end(a), axis.end(a) + half, axis.start(b) - half, axis.start(b))));
+            if (half > 0) evens.add(new Even(axis, axis.end(a) + half, half, from, to,
+                    List.of(axis.end(a), axis.end(a) + half, axis.start(b) - half, axis.start(b))));
         }
         return List.copyOf(evens);
     }

@@ -21,12 +21,10 @@ import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
-import plainlantern.editing.ShelvePictures;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
+import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.picture.PictureReader;
 import plainlantern.picture.Sha256;
-import plainlantern.sheet.Content.OwnPicture;
-import plainlantern.sheet.Paper;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
@@ -36,7 +34,7 @@ import tools.jackson.databind.JsonNode;
 /** A bundle opened for reading. Nothing in it is trusted; what is wrong is a {@link BadInput} that says so. */
 public final class Bundle implements Closeable {
     static final String FORMAT = "plain-lantern-bundle";
-    static final int VERSION = 4;
+    static final int VERSION = 5;
     static final String DOCUMENT = "sheet.json";
     static final String PICTURES = "pictures/";
     private static final Pattern PICTURE = Pattern.compile("pictures/([0-9a-f]{64})\\.[a-z]{1,5}");
@@ -69,11 +67,6 @@ public final class Bundle implements Closeable {
         for (Picture picture : sheet.shelf()) {
             BadInput.unless(pictures.containsKey(picture.id()), "bundle", "The bundle lacks the picture " + picture.name() + ".");
         }
-        for (var panel : sheet.panels()) {
-            for (var layer : panel.content()) if (layer instanceof OwnPicture own) sheet.picture(own.picture());
-        }
-        for (var vista : sheet.vistas()) sheet.picture(vista.picture());
-        if (sheet.paper() instanceof Paper.Pictured paper) sheet.picture(paper.picture());
     }
 
     public static Bundle open(Path file) throws IOException {
@@ -145,7 +138,8 @@ public final class Bundle implements Closeable {
     public byte[] original(String id) {
         try {
             byte[] bytes = bytes(pictures.get(id), (int) PictureReader.MOST_BYTES);
-            BadInput.unless(Sha256.of(bytes).equals(id), "bundle", "A picture in the bundle was changed: " + sheet.picture(id).name() + ".");
+            BadInput.unless(Sha256.of(bytes).equals(id), "bundle", "A picture in the bundle was changed: "
+                    + sheet.picture(id).name() + ".");
             return bytes;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -159,7 +153,7 @@ public final class Bundle implements Closeable {
             int version = head.path("version").asInt(0);
             BadInput.unless(version <= VERSION, "bundle", "This bundle has version " + version + ", this program reads up to "
                     + VERSION + ". Open it with a newer program.");
-            Sheet sheet = SheetJson.MAPPER.treeToValue(head.path("sheet"), Sheet.class);
+            Sheet sheet = SheetJson.of(head.path("sheet"));
             if (sheet != null) return sheet;
         } catch (JacksonException | NullPointerException e) {
             // Said below: for the person, all damage is alike.

@@ -16,9 +16,9 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import plainlantern.geometry.BadInput;
-import plainlantern.geometry.Choice;
-import plainlantern.geometry.Lengths;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Choice;
+import plainlantern.asking.Lengths;
 import plainlantern.picture.DecodedPictures;
 import plainlantern.rendering.Delivery;
 import plainlantern.rendering.FileNames;
@@ -27,7 +27,7 @@ import plainlantern.rendering.Progress;
 import plainlantern.scene.Extent;
 import plainlantern.scene.Page;
 import plainlantern.scene.Pages;
-import plainlantern.sheet.Panel;
+import plainlantern.sheet.Element;
 import plainlantern.sheet.Sheet;
 
 /** A delivery with no server and no database. */
@@ -45,7 +45,8 @@ public final class RenderCommand {
               --quality 1-100  --chroma by-quality|full|half  --at-most BYTES (JPEG)
               --words text|outlines (PDF, SVG)  --linked (SVG)""";
     private static final Set<String> SWITCHES = Set.of("no-paper", "paper", "bleed", "marks", "linked");
-    private static final Set<String> VALUES = Set.of("out", "format", "ppi", "scale", "extent", "select", "names", "quality", "chroma", "at-most", "words");
+    private static final Set<String> VALUES = Set.of("out", "format", "ppi", "scale", "extent", "select", "names", "quality", "chroma",
+            "at-most", "words");
 
     private RenderCommand() {}
 
@@ -90,7 +91,8 @@ public final class RenderCommand {
         List<Page> pages = new ArrayList<>();
         Map<String, Bundle> homes = new HashMap<>();
         for (Bundle bundle : bundles) {
-            pages.addAll(Pages.of(bundle.sheet(), delivery.extent(), selected(bundle.sheet(), options.getOrDefault("select", "")), delivery.bleed()));
+            pages.addAll(Pages.of(bundle.sheet(), delivery.extent(), selected(bundle.sheet(), options.getOrDefault("select", "")),
+                    delivery.bleed()));
             bundle.sheet().shelf().forEach(picture -> homes.put(picture.id(), bundle));
         }
         Path part = out.resolveSibling(out.getFileName() + ".part");
@@ -107,18 +109,22 @@ public final class RenderCommand {
     private static Delivery delivery(Map<String, String> options, Sheet sheet, Path out) {
         String file = out.getFileName().toString();
         String extension = file.substring(file.lastIndexOf('.') + 1);
-        String told = options.getOrDefault("format", Stream.of(Format.values()).filter(f -> f.extension().equalsIgnoreCase(extension)).map(Format::name).findFirst().orElse("png"));
+        String told = options.getOrDefault("format", Stream.of(Format.values()).filter(f -> f.extension().equalsIgnoreCase(extension))
+                .map(Format::name).findFirst().orElse("png"));
         Delivery usual = Delivery.of(Format.of(told), sheet.ppi());
         Extent extent = options.containsKey("extent") ? chosen("extent", options.get("extent"), Extent.values()) : usual.extent();
         boolean paper = options.containsKey("paper") || !options.containsKey("no-paper") && extent != Extent.SELECTION;
         Function<String, Double> number = name -> Lengths.number(options.get(name), name);
-        return new Delivery(usual.format(), extent,
-                options.containsKey("ppi") ? number.apply("ppi") : usual.ppi(), options.containsKey("scale")
-                        ? number.apply("scale") / 100 : 1, paper,
-                options.containsKey("bleed"), options.containsKey("marks"), options.containsKey("quality") ? (int) Math.round(number.apply("quality")) : usual.quality(),
+        Delivery.Edges edges = new Delivery.Edges(paper, options.containsKey("bleed"), options.containsKey("marks"));
+        Delivery.Packing packing = new Delivery.Packing(options.containsKey("quality") ? (int) Math.round(number.apply("quality"))
+                : usual.quality(),
                 options.containsKey("chroma") ? chosen("chroma", options.get("chroma"), Delivery.Chroma.values()) : usual.chroma(),
-                options.containsKey("at-most") ? Math.round(number.apply("at-most")) : 0, options.containsKey("words") ? words(options.get("words")) : usual.live(),
-                options.containsKey("linked"), options.getOrDefault("names", FileNames.USUAL));
+                options.containsKey("at-most") ? Math.round(number.apply("at-most")) : 0);
+        Delivery.Parts parts = new Delivery.Parts(options.containsKey("words") ? words(options.get("words")) : usual.live(),
+                options.containsKey("linked"));
+        return new Delivery(usual.format(), extent, options.containsKey("ppi") ? number.apply("ppi") : usual.ppi(),
+                options.containsKey("scale") ? number.apply("scale") / 100 : 1, edges, packing, parts,
+                        options.getOrDefault("names", FileNames.USUAL));
     }
 
     private static boolean words(String told) {
@@ -128,13 +134,14 @@ public final class RenderCommand {
 
     private static <T extends Choice> T chosen(String option, String told, T[] all) {
         return Choice.called(told, all)
-                .orElseThrow(() -> new BadInput(option, "--" + option + " is one of " + Stream.of(all).map(Choice::label).collect(Collectors.joining(", ")) + "."));
+                .orElseThrow(() -> new BadInput(option, "--" + option + " is one of " + Stream.of(all).map(Choice::label)
+                        .collect(Collectors.joining(", ")) + "."));
     }
 
     /** The ids of the panels that are named. */
     private static List<String> selected(Sheet sheet, String told) {
         Set<String> wanted = Stream.of(told.split(",")).map(String::strip).filter(name -> !name.isEmpty()).collect(Collectors.toSet());
-        return sheet.panels().stream().filter(p -> wanted.contains(p.id()) || wanted.contains(p.name())).map(Panel::id).toList();
+        return sheet.elements().stream().filter(p -> wanted.contains(p.id()) || wanted.contains(p.name())).map(Element::id).toList();
     }
 
     private static Map<String, String> options(String[] args, List<Path> files) {

@@ -11,7 +11,7 @@ final class BesideTheSheet implements Check {
 
     @Override
     public List<Fault> find(Checked checked) {
-        return checked.panels().stream().filter(p -> !checked.box(p).grown(1e-6).meets(checked.sheet().bounds()))
+        return checked.elements().stream().filter(p -> !checked.box(p).grown(1e-6).meets(checked.sheet().bounds()))
                 .map(p -> checked.fault(Weight.FAULT, p, p.name() + " lies beside the sheet: nothing of it is seen.")).toList();
     }
 }

@@ -2,8 +2,7 @@ package plainlantern.checking;
 
 import java.util.ArrayList;
 import java.util.List;
-import plainlantern.sheet.Panel;
-import plainlantern.sheet.Role;
+import plainlantern.sheet.Holder;
 import plainlantern.sheet.Sheet;
 
 /** Elements that end between the trim and the edge of the bleed: a cut that is a little off shows the paper. */
@@ -17,11 +16,12 @@ final class BleedTrap implements Check {
     public List<Fault> find(Checked checked) {
         Sheet sheet = checked.sheet();
         List<Fault> faults = new ArrayList<>();
-        for (Panel panel : checked.panels()) {
-            if (panel.role() == Role.RULE || panel.content().isEmpty() || !checked.box(panel).meets(sheet.bounds())) continue;
+        for (Holder panel : checked.holders()) {
+            if (panel.content().isEmpty() || !checked.box(panel).meets(sheet.bounds())) continue;
             List<String> sides = Edges.of(checked, panel).where(by -> by > Edges.TOUCHING && by < sheet.bleed() - Edges.TOUCHING);
             if (sides.isEmpty()) continue;
-            faults.add(checked.fault(Weight.WARNING, panel, panel.name() + " ends within the bleed at the " + Edges.named(sides) + ".", Edges.bled(checked, panel, sides)));
+            faults.add(checked.fault(Weight.WARNING, panel, panel.name() + " ends within the bleed at the " + Edges.named(sides) + ".",
+                    Edges.bled(checked, panel, sides)));
         }
         return faults;
     }

@@ -6,46 +6,47 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import plainlantern.editing.Edit;
-import plainlantern.editing.MovePanels;
+import plainlantern.editing.placing.MovePanels;
 import plainlantern.fitting.Coverage;
 import plainlantern.fitting.FocalPlace;
+import plainlantern.fitting.Shown;
 import plainlantern.fitting.Sitting;
 import plainlantern.fitting.Vistas;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
-import plainlantern.sheet.Content.OwnPicture;
-import plainlantern.sheet.Content.Words;
+import plainlantern.sheet.Element;
+import plainlantern.sheet.Holder;
 import plainlantern.sheet.Limits;
 import plainlantern.sheet.Panel;
-import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.Words;
 
 /** A sheet under examination, with what several checks ask for computed once. */
 final class Checked {
     private final Sheet sheet;
     private final Map<String, Legibility> read;
-    private final List<Panel> panels;
-    private final Map<String, List<Shown>> shown = new HashMap<>();
+    private final List<Element> elements;
+    private final Map<String, List<Seen>> shown = new HashMap<>();
     private final Map<String, Path> forms = new HashMap<>();
     private final Map<String, Box> boxes = new HashMap<>();
 
     Checked(Sheet sheet, Map<String, Legibility> read) {
         this.sheet = sheet;
         this.read = read;
-        panels = sheet.panels().stream().filter(p -> !p.hidden()).toList();
+        elements = sheet.elements().stream().filter(p -> !p.hidden()).toList();
     }
 
     /** A picture as a panel shows it, one of its own or of a vista. */
-    record Shown(Panel panel, int layer, OwnPicture own, Picture picture, Sitting sitting, Coverage coverage) {
+    record Seen(Holder panel, int layer, Shown shown, Sitting sitting, Coverage coverage) {
         /** Where its focal point is in the panel's own frame, where somebody confirmed one. */
         Optional<Point> focal() {
-            return picture.focal().filter(focal -> !focal.proposed()).map(focal -> FocalPlace.now(sitting, own.placement(), focal));
+            return shown.picture().focal().filter(focal -> !focal.proposed()).map(focal -> FocalPlace.now(sitting, shown.pose(), focal));
         }
     }
 
     /** Words in the panel that they are set in. */
-    record Lettered(Panel panel, Words words) {}
+    record Lettered(Holder panel, Words words) {}
 
     Sheet sheet() {
         return sheet;
@@ -56,8 +57,23 @@ final class Checked {
     }
 
     /** What is delivered, from back to front. */
+    List<Element> elements() {
+        return elements;
+    }
+
+    /** Of what is delivered, what holds layers. */
+    List<Holder> holders() {
+        return elements.stream().flatMap(e -> e.holder().stream()).toList();
+    }
+
+    /** Of what is delivered, what pictures are put into. */
+    List<Holder> takers() {
+        return holders().stream().filter(Holder::takesPictures).toList();
+    }
+
+    /** Of what is delivered, the placeholders. */
     List<Panel> panels() {
-        return panels;
+        return elements.stream().flatMap(e -> e.panel().stream()).toList();
     }
 
     /** How well the words of captions can be read, by element, where their pixels were looked at. */
@@ -66,55 +82,55 @@ final class Checked {
     }
 
     /** All pictures that are delivered, from back to front. */
-    List<Shown> pictures() {
-        return panels.stream().flatMap(p -> shown(p).stream()).toList();
+    List<Seen> pictures() {
+        return holders().stream().flatMap(p -> shown(p).stream()).toList();
     }
 
     /** All words that are delivered, from back to front. */
     List<Lettered> words() {
-        return panels.stream().flatMap(p -> p.shown().stream().filter(Words.class::isInstance).map(layer -> new Lettered(p, (Words) layer)))
+        return holders().stream().flatMap(p -> p.shown().stream().flatMap(layer -> layer.words().stream())
+                .map(words -> new Lettered(p, words)))
                 .toList();
     }
 
-    List<Shown> shown(Panel panel) {
+    List<Seen> shown(Holder panel) {
         return shown.computeIfAbsent(panel.id(), id -> {
-            List<Shown> all = new ArrayList<>();
+            List<Seen> all = new ArrayList<>();
             for (int at = 0; at < panel.content().size(); at++) {
-                if (!panel.content().get(at).pictured() || panel.content().get(at).look().off()) continue;
-                OwnPicture own = Vistas.shown(sheet, panel, at).orElseThrow();
-                Picture picture = sheet.picture(own.picture());
-                Sitting sitting = Sitting.of(panel, picture);
-                all.add(new Shown(panel, at, own, picture, sitting, Coverage.of(sitting, own.placement())));
+                if (!panel.seen(at)) continue;
+                Shown picture = Vistas.shown(sheet, panel, at).orElseThrow();
+                Sitting sitting = Sitting.of(panel, picture.picture());
+                all.add(new Seen(panel, at, picture, sitting, Coverage.of(sitting, picture.pose())));
             }
             return all;
         });
     }
 
-    Fault fault(Weight weight, Panel panel, String says) {
+    Fault fault(Weight weight, Element panel, String says) {
         return fault(weight, panel, says, Optional.empty());
     }
 
-    Fault fault(Weight weight, Panel panel, String says, Edit mend) {
+    Fault fault(Weight weight, Element panel, String says, Edit mend) {
         return fault(weight, panel, says, Optional.of(mend));
     }
 
     /** A fault of one element, with the edit that makes it good, where there is one. */
-    Fault fault(Weight weight, Panel panel, String says, Optional<Edit> mend) {
+    Fault fault(Weight weight, Element panel, String says, Optional<Edit> mend) {
         return new Fault(weight, List.of(panel.id()), says, box(panel), mend);
     }
 
     /** The edit that moves an element by so many mm, where it may be moved. */
-    static Optional<Edit> moved(Panel panel, double dx, double dy) {
+    static Optional<Edit> moved(Element panel, double dx, double dy) {
         return panel.locked() ? Optional.empty() : Optional.of(MovePanels.along(List.of(panel.id()), dx, dy));
     }
 
     /** The element's form on the sheet. */
-    Path form(Panel panel) {
+    Path form(Element panel) {
         return forms.computeIfAbsent(panel.id(), id -> panel.pathOnSheet());
     }
 
     /** The upright box around it on the sheet. */
-    Box box(Panel panel) {
+    Box box(Element panel) {
         return boxes.computeIfAbsent(panel.id(), id -> form(panel).bounds());
     }
 
@@ -124,7 +140,7 @@ final class Checked {
     }
 
     /** Whether its sides are level and upright, so that edges can be compared. */
-    static boolean upright(Panel panel) {
+    static boolean upright(Element panel) {
         double off = Math.abs(panel.seat().turn() % 90);
         return off < 1e-6 || off > 90 - 1e-6;
     }

@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.DoublePredicate;
 import plainlantern.editing.Edit;
-import plainlantern.editing.SeatPanels;
+import plainlantern.editing.placing.SeatPanels;
 import plainlantern.geometry.Box;
-import plainlantern.sheet.Panel;
+import plainlantern.sheet.Element;
 import plainlantern.sheet.Sheet;
 
 /** How far each side of an element's box is beyond the trim; less than zero where it is within the sheet. */
@@ -15,7 +15,7 @@ record Edges(double left, double top, double right, double bottom) {
     /** What is at most so many mm off a line lies on it. */
     static final double TOUCHING = 0.01;
 
-    static Edges of(Checked checked, Panel panel) {
+    static Edges of(Checked checked, Element panel) {
         Sheet sheet = checked.sheet();
         Box box = checked.box(panel);
         return new Edges(-box.x(), -box.y(), box.right() - sheet.width(), box.bottom() - sheet.height());
@@ -32,7 +32,7 @@ record Edges(double left, double top, double right, double bottom) {
     }
 
     /** The edit that brings those sides to the edge of the bleed, for elements that stand upright. */
-    static Optional<Edit> bled(Checked checked, Panel panel, List<String> sides) {
+    static Optional<Edit> bled(Checked checked, Element panel, List<String> sides) {
         if (!Checked.upright(panel) || panel.locked() || Math.abs(panel.seat().turn() % 180) > 1e-6) return Optional.empty();
         Sheet sheet = checked.sheet();
         Box box = checked.box(panel);
@@ -46,6 +46,7 @@ record Edges(double left, double top, double right, double bottom) {
 
     /** "left", "left and top", "left, top and right" */
     static String named(List<String> sides) {
-        return sides.size() == 1 ? sides.get(0) : String.join(", ", sides.subList(0, sides.size() - 1)) + " and " + sides.get(sides.size() - 1);
+        return sides.size() == 1 ? sides.get(0) : String.join(", ", sides.subList(0, sides.size() - 1)) + " and "
+                + sides.get(sides.size() - 1);
     }
 }

@@ -8,12 +8,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import plainlantern.asking.BadInput;
 import plainlantern.editing.Edit;
-import plainlantern.editing.Several;
-import plainlantern.geometry.BadInput;
+import plainlantern.editing.reading.Several;
 import plainlantern.geometry.Box;
 import plainlantern.sheet.Element;
-import plainlantern.sheet.Panel;
+import plainlantern.sheet.Holder;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Vista;
 
@@ -90,7 +90,7 @@ final class Mending {
     }
 
     private static List<Box> places(Sheet sheet, Set<String> ids) {
-        return sheet.panels().stream().filter(p -> ids.contains(p.id())).map(p -> p.boundsOnSheet().grown(NEAR)).toList();
+        return sheet.elements().stream().filter(p -> ids.contains(p.id())).map(p -> p.boundsOnSheet().grown(NEAR)).toList();
     }
 
     /**
@@ -100,13 +100,13 @@ final class Mending {
         Set<String> about = new HashSet<>(touched);
         for (Sheet each : List.of(before, after)) {
             List<Box> places = places(each, touched);
-            for (Panel panel : each.panels()) {
+            for (Element panel : each.elements()) {
                 Box box = panel.boundsOnSheet();
                 if (places.stream().anyMatch(place -> place.meets(box) || inLine(place, box))) about.add(panel.id());
             }
-            Set<String> vistas = each.panels().stream().filter(p -> about.contains(p.id())).flatMap(p -> p.slice().stream())
+            Set<String> vistas = each.holders().stream().filter(p -> about.contains(p.id())).flatMap(p -> p.slice().stream())
                     .map(s -> s.vista()).collect(Collectors.toSet());
-            for (Panel panel : each.panels()) if (panel.slice().map(s -> vistas.contains(s.vista())).orElse(false)) about.add(panel.id());
+            for (Holder panel : each.holders()) if (panel.slice().map(s -> vistas.contains(s.vista())).orElse(false)) about.add(panel.id());
         }
         return about;
     }

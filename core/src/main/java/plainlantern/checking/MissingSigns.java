@@ -16,7 +16,8 @@ final class MissingSigns implements Check {
         List<Fault> faults = new ArrayList<>();
         for (Checked.Lettered lettered : checked.words()) {
             String missing = Setting.missing(lettered.words().style().typeface(), lettered.words().text());
-            if (!missing.isEmpty()) faults.add(checked.fault(Weight.FAULT, lettered.panel(), lettered.panel().name() + ": " + lettered.words().style().typeface().label() + " has no " + missing + "; a box is drawn instead."));
+            if (!missing.isEmpty()) faults.add(checked.fault(Weight.FAULT, lettered.panel(), lettered.panel().name() + ": "
+                    + lettered.words().style().typeface().label() + " has no " + missing + "; a box is drawn instead."));
         }
         return faults;
     }

@@ -3,7 +3,7 @@ package plainlantern.checking;
 import java.util.ArrayList;
 import java.util.List;
 import plainlantern.geometry.Box;
-import plainlantern.sheet.Panel;
+import plainlantern.sheet.Holder;
 
 /** Edges that miss the edge of another panel by very little. */
 final class NearlyAligned implements Check {
@@ -16,7 +16,7 @@ final class NearlyAligned implements Check {
 
     @Override
     public List<Fault> find(Checked checked) {
-        List<Panel> upright = checked.panels().stream().filter(p -> p.role().takesPictures() && Checked.upright(p)).toList();
+        List<Holder> upright = checked.takers().stream().filter(Checked::upright).toList();
         List<Box> boxes = upright.stream().map(checked::box).toList();
         double limit = checked.limits().aligned();
         Lines lefts = new Lines(limit, boxes.stream().mapToDouble(Box::x).toArray());
@@ -28,7 +28,7 @@ final class NearlyAligned implements Check {
             double dx = nearer(lefts.step(i), rights.step(i));
             double dy = nearer(tops.step(i), bottoms.step(i));
             if (dx == 0 && dy == 0) continue;
-            Panel panel = upright.get(i);
+            Holder panel = upright.get(i);
             String says = panel.name() + " is " + checked.length(Math.max(Math.abs(dx), Math.abs(dy))) + " off the edge of another panel.";
             faults.add(checked.fault(Weight.WARNING, panel, says, Checked.moved(panel, dx, dy)));
         }

@@ -2,9 +2,12 @@ package plainlantern.checking;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import plainlantern.asking.Typed;
 import plainlantern.fitting.Neighbours;
 import plainlantern.sheet.Panel;
-import plainlantern.sheet.Role;
+import plainlantern.sheet.PictureLayer;
+import plainlantern.sheet.Source;
 
 /** The same picture in two panels side by side. */
 final class SameNeighbours implements Check {
@@ -15,17 +18,22 @@ final class SameNeighbours implements Check {
 
     @Override
     public List<Fault> find(Checked checked) {
-        List<Panel> panels = checked.panels().stream().filter(p -> p.role() == Role.PANEL && p.picture().isPresent()).toList();
+        List<Panel> panels = checked.panels().stream().filter(p -> own(p).isPresent()).toList();
         List<Fault> faults = new ArrayList<>();
         for (int i = 0; i < panels.size(); i++) {
             for (int j = i + 1; j < panels.size(); j++) {
                 Panel a = panels.get(i);
                 Panel b = panels.get(j);
-                if (!a.picture().get().picture().equals(b.picture().get().picture())) continue;
+                if (!own(a).equals(own(b))) continue;
                 if (!Neighbours.beside(checked.box(a), checked.box(b))) continue;
                 faults.add(checked.fault(Weight.NOTE, b, a.name() + " and " + b.name() + " show the same picture side by side."));
             }
         }
         return faults;
+    }
+
+    /** The frontmost picture, where it is the panel's own. */
+    private static Optional<Source.Own> own(Panel panel) {
+        return panel.picture(Typed.FRONTMOST).flatMap(PictureLayer::own);
     }
 }

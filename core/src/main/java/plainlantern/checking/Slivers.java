@@ -3,8 +3,7 @@ package plainlantern.checking;
 import java.util.ArrayList;
 import java.util.List;
 import plainlantern.geometry.Polygons;
-import plainlantern.sheet.Panel;
-import plainlantern.sheet.Role;
+import plainlantern.sheet.Holder;
 
 /** Panels thinner than can be seen or cut well. */
 final class Slivers implements Check {
@@ -16,10 +15,10 @@ final class Slivers implements Check {
     @Override
     public List<Fault> find(Checked checked) {
         List<Fault> faults = new ArrayList<>();
-        for (Panel panel : checked.panels()) {
-            if (panel.role() == Role.RULE) continue;
+        for (Holder panel : checked.holders()) {
             double thin = Polygons.thickness(panel.ownPath());
-            if (thin < checked.limits().sliver()) faults.add(checked.fault(Weight.WARNING, panel, panel.name() + " is only " + checked.length(thin) + " thick."));
+            if (thin < checked.limits().sliver())
+                faults.add(checked.fault(Weight.WARNING, panel, panel.name() + " is only " + checked.length(thin) + " thick."));
         }
         return faults;
     }

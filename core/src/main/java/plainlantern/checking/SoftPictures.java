@@ -3,7 +3,7 @@ package plainlantern.checking;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import plainlantern.geometry.Unit;
+import plainlantern.asking.Unit;
 
 /** Pictures with fewer pixels than the sheet is meant for; on pixel sheets, pictures that are enlarged. */
 final class SoftPictures implements Check {
@@ -17,11 +17,12 @@ final class SoftPictures implements Check {
         double wanted = checked.sheet().ppi();
         boolean screen = checked.sheet().unit() == Unit.PX;
         List<Fault> faults = new ArrayList<>();
-        for (Checked.Shown shown : checked.pictures()) {
+        for (Checked.Seen shown : checked.pictures()) {
             double ppi = shown.coverage().ppi();
             if (!shown.coverage().softer(wanted)) continue;
             String name = shown.panel().name();
-            String says = screen ? String.format(Locale.ROOT, "%s: enlarged to %.0f %%.", name, wanted / ppi * 100) : String.format(Locale.ROOT, "%s: %.0f of %.0f ppi.", name, ppi, wanted);
+            String says = screen ? String.format(Locale.ROOT, "%s: enlarged to %.0f %%.", name, wanted / ppi * 100)
+                    : String.format(Locale.ROOT, "%s: %.0f of %.0f ppi.", name, ppi, wanted);
             faults.add(checked.fault(ppi < wanted / 2 ? Weight.FAULT : Weight.WARNING, shown.panel(), says));
         }
         return faults;

@@ -2,7 +2,7 @@ package plainlantern.checking;
 
 import java.util.ArrayList;
 import java.util.List;
-import plainlantern.sheet.Panel;
+import plainlantern.sheet.Holder;
 import plainlantern.sheet.Sheet;
 
 /** Panels that reach the trim and stop there, where they should bleed. */
@@ -17,11 +17,12 @@ final class StopsAtTrim implements Check {
         Sheet sheet = checked.sheet();
         List<Fault> faults = new ArrayList<>();
         if (sheet.bleed() == 0) return faults;
-        for (Panel panel : checked.panels()) {
-            if (!panel.role().takesPictures() || panel.content().isEmpty()) continue;
+        for (Holder panel : checked.takers()) {
+            if (panel.content().isEmpty()) continue;
             List<String> sides = Edges.of(checked, panel).where(by -> Math.abs(by) <= Edges.TOUCHING);
             if (sides.isEmpty()) continue;
-            faults.add(checked.fault(Weight.FAULT, panel, panel.name() + " stops at the trim at the " + Edges.named(sides) + " and should reach " + checked.length(sheet.bleed()) + " beyond.",
+            faults.add(checked.fault(Weight.FAULT, panel, panel.name() + " stops at the trim at the " + Edges.named(sides)
+                    + " and should reach " + checked.length(sheet.bleed()) + " beyond.",
                     Edges.bled(checked, panel, sides)));
         }
         return faults;

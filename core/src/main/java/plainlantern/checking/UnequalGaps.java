@@ -9,9 +9,9 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import plainlantern.arranging.Axis;
-import plainlantern.editing.Space;
+import plainlantern.editing.placing.Space;
 import plainlantern.geometry.Box;
-import plainlantern.sheet.Panel;
+import plainlantern.sheet.Holder;
 
 /** A gap that differs from the others of its row or column, which are equal. */
 final class UnequalGaps implements Check {
@@ -24,20 +24,20 @@ final class UnequalGaps implements Check {
 
     @Override
     public List<Fault> find(Checked checked) {
-        List<Panel> panels = checked.panels().stream().filter(p -> p.role().takesPictures() && Checked.upright(p)).toList();
+        List<Holder> panels = checked.takers().stream().filter(Checked::upright).toList();
         List<Fault> faults = new ArrayList<>(along(checked, panels, Axis.ACROSS));
         faults.addAll(along(checked, panels, Axis.DOWN));
         return faults;
     }
 
-    private static List<Fault> along(Checked checked, List<Panel> panels, Axis axis) {
+    private static List<Fault> along(Checked checked, List<Holder> panels, Axis axis) {
         List<Fault> faults = new ArrayList<>();
-        Map<List<Long>, List<Panel>> rows = panels.stream().collect(Collectors.groupingBy(p -> {
+        Map<List<Long>, List<Holder>> rows = panels.stream().collect(Collectors.groupingBy(p -> {
             Box box = checked.box(p);
             return List.of(Math.round(axis.other().start(box) / SAME), Math.round(axis.other().size(box) / SAME));
         }, LinkedHashMap::new, Collectors.toList()));
-        for (List<Panel> row : rows.values()) {
-            List<Panel> order = row.stream().sorted(Comparator.comparingDouble(p -> axis.start(checked.box(p)))).toList();
+        for (List<Holder> row : rows.values()) {
+            List<Holder> order = row.stream().sorted(Comparator.comparingDouble(p -> axis.start(checked.box(p)))).toList();
             if (order.size() < 4) continue;
             double[] gaps = new double[order.size() - 1];
             for (int i = 0; i < gaps.length; i++) gaps[i] = axis.start(checked.box(order.get(i + 1))) - axis.end(checked.box(order.get(i)));
@@ -46,9 +46,11 @@ final class UnequalGaps implements Check {
             if (equal == gaps.length || equal < 2 || equal * 2 < gaps.length) continue;
             for (int i = 0; i < gaps.length; i++) {
                 if (Math.abs(gaps[i] - usual) <= SAME) continue;
-                Panel panel = order.get(i + 1);
-                Space even = new Space(order.stream().map(Panel::id).toList(), axis == Axis.ACROSS ? Space.How.GAPS_ACROSS : Space.How.GAPS_DOWN, OptionalDouble.of(usual));
-                faults.add(checked.fault(Weight.WARNING, panel, "Before " + panel.name() + " the gap is " + checked.length(gaps[i]) + ", the others of its row are " + checked.length(usual) + ".", even));
+                Holder panel = order.get(i + 1);
+                Space even = new Space(order.stream().map(Holder::id).toList(), axis == Axis.ACROSS ? Space.How.GAPS_ACROSS
+                        : Space.How.GAPS_DOWN, OptionalDouble.of(usual));
+                faults.add(checked.fault(Weight.WARNING, panel, "Before " + panel.name() + " the gap is " + checked.length(gaps[i])
+                        + ", the others of its row are " + checked.length(usual) + ".", even));
             }
         }
         return faults;

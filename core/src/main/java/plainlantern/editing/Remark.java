@@ -11,7 +11,7 @@ public record Remark(String says, Optional<Offer> offer) {
     /** An edit that would do it, and what its button says. */
     public record Offer(String label, Edit edit) {}
 
-    static Remark of(String says) {
+    public static Remark of(String says) {
         return new Remark(says, Optional.empty());
     }
 }

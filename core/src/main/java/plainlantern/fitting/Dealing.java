@@ -4,16 +4,18 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
+import plainlantern.asking.Choice;
+import plainlantern.asking.Unit;
 import plainlantern.geometry.Box;
-import plainlantern.geometry.Choice;
-import plainlantern.geometry.Unit;
 import plainlantern.sheet.Focal;
-import plainlantern.sheet.Panel;
+import plainlantern.sheet.Holder;
 import plainlantern.sheet.Picture;
 
 /**
- * Which picture goes into which panel, so that the loss over all panels is least. The loss of a picture in a panel that it just covers, its focal
- * point as near to the middle as that allows, is the share of it that is cut away, plus up to {@link #ASIDE} for a focal point that ends aside,
+ * Which picture goes into which panel, so that the loss over all panels is least. The loss of a picture in a panel that it just covers, its
+ * focal
+ * point as near to the middle as that allows, is the share of it that is cut away, plus up to {@link #ASIDE} for a focal point that ends
+ * aside,
  * plus {@link #SOFT} for each halving of the wanted resolution.
  */
 public final class Dealing {
@@ -52,7 +54,7 @@ public final class Dealing {
      * @param ppi     the resolution that is wanted
      * @param inOrder whether the pictures must come in their order, panel after panel; each is used once then
      */
-    public static List<Dealt> deal(List<Panel> panels, List<Picture> pictures, double ppi, boolean inOrder, Use use) {
+    public static List<Dealt> deal(List<? extends Holder> panels, List<Picture> pictures, double ppi, boolean inOrder, Use use) {
         if (panels.isEmpty() || pictures.isEmpty()) return List.of();
         Dealt[][] all = new Dealt[panels.size()][pictures.size()];
         for (int i = 0; i < panels.size(); i++) {
@@ -67,7 +69,7 @@ public final class Dealing {
         return out;
     }
 
-    private static Dealt dealt(Panel panel, Box box, Picture picture, double wanted) {
+    private static Dealt dealt(Holder panel, Box box, Picture picture, double wanted) {
         double scale = Math.max(box.width() / picture.width(), box.height() / picture.height());
         double across = picture.width() * scale;
         double down = picture.height() * scale;
@@ -130,8 +132,8 @@ public final class Dealing {
     }
 
     /** Swaps pictures between panels, each time where it adds least loss, as long as that leaves fewer of the same side by side. */
-    private static void parted(int[] chosen, Dealt[][] all, List<Panel> panels) {
-        List<Box> boxes = panels.stream().map(Panel::boundsOnSheet).toList();
+    private static void parted(int[] chosen, Dealt[][] all, List<? extends Holder> panels) {
+        List<Box> boxes = panels.stream().map(Holder::boundsOnSheet).toList();
         List<List<Integer>> beside = new ArrayList<>();
         for (int i = 0; i < chosen.length; i++) {
             int one = i;

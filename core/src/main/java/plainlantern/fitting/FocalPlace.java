@@ -4,11 +4,11 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import plainlantern.geometry.Choice;
+import plainlantern.asking.Choice;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
 import plainlantern.sheet.Focal;
-import plainlantern.sheet.Placement;
+import plainlantern.sheet.Pose;
 
 /** Where a focal point may be brought to: places in the box around what the picture is seen through. */
 public enum FocalPlace implements Choice {
@@ -26,12 +26,13 @@ public enum FocalPlace implements Choice {
     }
 
     /** Where the focal point lies now, in the sitting's frame. */
-    public static Point now(Sitting sitting, Placement placement, Focal focal) {
-        return placement.toPanel(sitting.width(), sitting.height()).apply(new Point(focal.x() * sitting.width(), focal.y() * sitting.height()));
+    public static Point now(Sitting sitting, Pose placement, Focal focal) {
+        return placement.toPanel(sitting.width(), sitting.height())
+                .apply(new Point(focal.x() * sitting.width(), focal.y() * sitting.height()));
     }
 
     /** The nearest of these places to the focal point as it lies. */
-    public Point nearest(Sitting sitting, Placement placement, Focal focal) {
+    public Point nearest(Sitting sitting, Pose placement, Focal focal) {
         Box box = sitting.outline().bounds();
         Point now = now(sitting, placement, focal);
         return Arrays.stream(shares).boxed().flatMap(x -> Arrays.stream(shares)
@@ -40,7 +41,7 @@ public enum FocalPlace implements Choice {
     }
 
     /** The placement moved so that the focal point lies on the nearest of these places, whether that covers or not. */
-    public Placement brought(Sitting sitting, Placement placement, Focal focal) {
+    public Pose brought(Sitting sitting, Pose placement, Focal focal) {
         Point step = nearest(sitting, placement, focal).minus(now(sitting, placement, focal));
         return placement.at(placement.centre().plus(step));
     }
@@ -49,7 +50,7 @@ public enum FocalPlace implements Choice {
      * As {@link #brought}, enlarged just so far that nothing is bare then; the same where that is so already. Empty where no enlargement up
      * to {@link #MOST} is enough.
      */
-    public Optional<Placement> enlarged(Sitting sitting, Placement placement, Focal focal) {
+    public Optional<Pose> enlarged(Sitting sitting, Pose placement, Focal focal) {
         Point target = nearest(sitting, placement, focal).turned(-placement.turn());
         Box reach = sitting.reach(placement.turn());
         double before = placement.mirrored() ? 1 - focal.x() : focal.x();
@@ -60,7 +61,7 @@ public enum FocalPlace implements Choice {
                 Math.max((target.y() - reach.y()) / (focal.y() * down), (reach.bottom() - target.y()) / ((1 - focal.y()) * down))));
         if (!(factor <= MOST)) return Optional.empty();
         // A hair more, so that rounding bares nothing.
-        Placement large = placement.scaled(factor * (1 + 1e-9));
+        Pose large = placement.scaled(factor * (1 + 1e-9));
         return Optional.of(large.at(large.centre().plus(nearest(sitting, placement, focal).minus(now(sitting, large, focal)))));
     }
 

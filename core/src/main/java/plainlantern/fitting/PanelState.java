@@ -2,15 +2,10 @@ package plainlantern.fitting;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
+import plainlantern.geometry.Algebra;
 import plainlantern.geometry.Path;
-import plainlantern.geometry.Polygons;
-import plainlantern.geometry.Typed;
-import plainlantern.sheet.Content;
-import plainlantern.sheet.Content.OwnPicture;
-import plainlantern.sheet.Content.Wash;
-import plainlantern.sheet.Panel;
-import plainlantern.sheet.Picture;
+import plainlantern.sheet.Element;
+import plainlantern.sheet.Holder;
 import plainlantern.sheet.Sheet;
 
 /** How a panel stands, in one word, worst first. */
@@ -27,40 +22,44 @@ public enum PanelState {
         return label;
     }
 
-    /** Bare: it has pictures, and neither one of them nor a wash fills it. Soft: one of them is softer than the sheet is meant for. Captions and rules want no picture. */
-    public static PanelState of(Sheet sheet, Panel panel) {
-        if (!panel.role().takesPictures()) return COVERED;
-        List<Content> shown = panel.shown();
-        if (shown.isEmpty()) return EMPTY;
-        List<Coverage> pictures = IntStream.range(0, panel.content().size()).filter(i -> panel.content().get(i).pictured()
-                && !panel.content().get(i).look().off())
-                .mapToObj(i -> coverage(sheet, panel, i).orElseThrow()).toList();
+    /**
+     * Bare: it has pictures, and neither one of them nor a wash fills it. Soft: one of them is softer than the sheet is meant for. Captions
+     * and rules want no picture.
+     */
+    public static PanelState of(Sheet sheet, Element element) {
+        return element.holder().filter(Holder::takesPictures).map(holder -> of(sheet, holder)).orElse(COVERED);
+    }
+
+    private static PanelState of(Sheet sheet, Holder holder) {
+        if (holder.shown().isEmpty()) return EMPTY;
+        List<Coverage> pictures = pictures(sheet, holder).stream().map(shown -> coverage(holder, shown)).toList();
         boolean filled = pictures.isEmpty() || pictures.stream().anyMatch(Coverage::covered)
-                || shown.stream().anyMatch(Wash.class::isInstance);
+                || holder.shown().stream().anyMatch(layer -> layer.wash().isPresent());
         if (!filled) return BARE;
         return pictures.stream().anyMatch(c -> c.softer(sheet.ppi())) ? SOFT : COVERED;
     }
 
     /** The part of a {@link #BARE} panel's form, in its own frame, that no picture fills. */
-    public static Optional<Path> bare(Sheet sheet, Panel panel) {
-        Optional<Path> left = Optional.of(panel.ownPath());
-        for (int i = 0; i < panel.content().size() && left.isPresent(); i++) {
-            if (!panel.content().get(i).pictured() || panel.content().get(i).look().off()) continue;
-            OwnPicture own = Vistas.shown(sheet, panel, i).orElseThrow();
-            Picture picture = sheet.picture(own.picture());
-            Path frame = Sitting.of(panel, picture).frame(own.placement());
-            left = Polygons.without(left.get(), frame);
+    public static Optional<Path> bare(Sheet sheet, Holder holder) {
+        Optional<Path> left = Optional.of(holder.ownPath());
+        for (Shown shown : pictures(sheet, holder)) {
+            Path frame = Sitting.of(holder, shown.picture()).frame(shown.pose());
+            left = left.flatMap(path -> Algebra.difference(path, frame));
         }
         return left;
     }
 
-    /** The coverage of the panel's frontmost picture, one of its own or a slice of a vista. */
-    public static Optional<Coverage> coverage(Sheet sheet, Panel panel) {
-        return coverage(sheet, panel, Typed.FRONTMOST);
+    /** The pictures of a panel that are switched on. */
+    private static List<Shown> pictures(Sheet sheet, Holder holder) {
+        return holder.pictures().stream().filter(layer -> !layer.look().off()).map(layer -> Vistas.shown(sheet, holder, layer)).toList();
     }
 
-    private static Optional<Coverage> coverage(Sheet sheet, Panel panel, int layer) {
-        return Vistas.shown(sheet, panel, layer).map(own ->
-                Coverage.of(Sitting.of(panel, sheet.picture(own.picture())), own.placement()));
+    /** The coverage of the panel's frontmost picture, one of its own or a slice of a vista. */
+    public static Optional<Coverage> coverage(Sheet sheet, Holder holder) {
+        return Vistas.shown(sheet, holder).map(shown -> coverage(holder, shown));
+    }
+
+    private static Coverage coverage(Holder holder, Shown shown) {
+        return Coverage.of(Sitting.of(holder, shown.picture()), shown.pose());
     }
 }

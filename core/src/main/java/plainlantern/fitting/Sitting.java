@@ -5,9 +5,9 @@ import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 import plainlantern.sheet.Fit;
-import plainlantern.sheet.Panel;
+import plainlantern.sheet.Holder;
 import plainlantern.sheet.Picture;
-import plainlantern.sheet.Placement;
+import plainlantern.sheet.Pose;
 
 /**
  * One picture in front of one outline. A picture is a rectangle, so it covers an outline exactly when it covers the
@@ -19,7 +19,7 @@ import plainlantern.sheet.Placement;
  * @param height  the picture's pixels down, upright
  */
 public record Sitting(Path outline, int width, int height) {
-    public static Sitting of(Panel panel, Picture picture) {
+    public static Sitting of(Holder panel, Picture picture) {
         return new Sitting(panel.ownPath(), picture.width(), picture.height());
     }
 
@@ -34,12 +34,12 @@ public record Sitting(Path outline, int width, int height) {
     }
 
     /** Where the picture lies in its own turned axes, about the panel's centre. */
-    public Box lie(Placement placement) {
+    public Box lie(Pose placement) {
         return Box.around(placement.centre().turned(-placement.turn()), width * placement.scaleX(), height * placement.scaleY());
     }
 
     /** The picture's edges in the outline's frame. */
-    public Path frame(Placement placement) {
+    public Path frame(Pose placement) {
         return Path.box(new Box(0, 0, width, height)).mapped(placement.toPanel(width, height));
     }
 
@@ -53,7 +53,7 @@ public record Sitting(Path outline, int width, int height) {
      * The placement by a rule, centred on the outline. At turn 0 in a rectangle this is CSS Images 3, object-fit with
      * object-position 50% 50%. {@code ppi} counts for actual size only. {@link Fit#FREE} is no rule and is refused.
      */
-    public Placement fitted(Fit fit, double turn, boolean mirrored, double ppi) {
+    public Pose fitted(Fit fit, double turn, boolean mirrored, double ppi) {
         Box reach = reach(turn);
         double across = reach.width() / width;
         double down = reach.height() / height;
@@ -64,14 +64,14 @@ public record Sitting(Path outline, int width, int height) {
             case ACTUAL -> 25.4 / ppi;
             case FREE -> throw new IllegalArgumentException("free is no rule");
         };
-        return new Placement(reach.centre().turned(turn), x, fit == Fit.STRETCH ? down : x, turn, mirrored);
+        return new Pose(reach.centre().turned(turn), x, fit == Fit.STRETCH ? down : x, turn, mirrored);
     }
 
     /**
      * The nearest placement that covers: enlarged about its centre until it is large enough, then moved the shortest
      * way. A placement that covers already comes back as it is.
      */
-    public Placement covering(Placement wanted) {
+    public Pose covering(Pose wanted) {
         if (Coverage.of(this, wanted).covered()) return wanted;
         Box reach = reach(wanted.turn());
         Box lie = lie(wanted);
@@ -91,21 +91,21 @@ public record Sitting(Path outline, int width, int height) {
     }
 
     /** Scale against the scale that just covers at that turn and stretch; 1 just covers. */
-    public double zoom(Placement placement) {
+    public double zoom(Pose placement) {
         Box reach = reach(placement.turn());
         Box lie = lie(placement);
         return Math.min(lie.width() / reach.width(), lie.height() / reach.height());
     }
 
     /** The placement at another zoom, with the spot of the picture under {@code anchor} (panel's frame) staying put. */
-    public Placement zoomed(Placement placement, double zoom, Point anchor) {
+    public Pose zoomed(Pose placement, double zoom, Point anchor) {
         double factor = zoom / zoom(placement);
         return placement.scaled(factor).at(anchor.plus(placement.centre().minus(anchor).times(factor)));
     }
 
     /** The placement at another turn, turned about {@code anchor} (panel's frame). */
-    public Placement turned(Placement placement, double turn, Point anchor) {
+    public Pose turned(Pose placement, double turn, Point anchor) {
         Point centre = anchor.plus(placement.centre().minus(anchor).turned(turn - placement.turn()));
-        return new Placement(centre, placement.scaleX(), placement.scaleY(), turn, placement.mirrored());
+        return new Pose(centre, placement.scaleX(), placement.scaleY(), turn, placement.mirrored());
     }
 }

@@ -8,7 +8,8 @@ public final class Convex {
     private Convex() {}
 
     public static List<Point> of(Box box) {
-        return List.of(new Point(box.x(), box.y()), new Point(box.right(), box.y()), new Point(box.right(), box.bottom()), new Point(box.x(), box.bottom()));
+        return List.of(new Point(box.x(), box.y()), new Point(box.right(), box.y()), new Point(box.right(), box.bottom()),
+                new Point(box.x(), box.bottom()));
     }
 
     /**

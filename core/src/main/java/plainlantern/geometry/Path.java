@@ -2,55 +2,101 @@ package plainlantern.geometry;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
-/** Closed contours of straight lines and cubic Bézier curves. */
-public record Path(List<Segment> segments) {
+/**
+ * Closed contours of straight lines and cubic Bézier curves.
+ *
+ * @param rule which places are inside
+ */
+public record Path(List<Segment> segments, FillRule rule) {
+    /** Nothing. */
+    public static final Path EMPTY = new Path(List.of());
+
     public Path {
         segments = List.copyOf(segments);
     }
 
+    /** Filled even-odd. */
+    public Path(List<Segment> segments) {
+        this(segments, FillRule.EVEN_ODD);
+    }
+
+    /** What draws a path, step by step. */
+    public interface Pen<E extends Exception> {
+        void move(Point to) throws E;
+
+        void line(Point to) throws E;
+
+        void cubic(Point control1, Point control2, Point to) throws E;
+
+        void close() throws E;
+    }
+
     /** One step of a contour; it starts where the step before it ended. */
     public sealed interface Segment {
-        /** Where it ends; a close has no end of its own and throws. */
-        Point to();
+        Segment mapped(Affine map);
 
-        record Move(Point to) implements Segment {}
+        <E extends Exception> void draw(Pen<E> pen) throws E;
 
-        record Line(Point to) implements Segment {}
+        record Move(Point to) implements Segment {
+            @Override
+            public Move mapped(Affine map) {
+                return new Move(map.apply(to));
+            }
 
-        record Cubic(Point control1, Point control2, Point to) implements Segment {}
+            @Override
+            public <E extends Exception> void draw(Pen<E> pen) throws E {
+                pen.move(to);
+            }
+        }
+
+        record Line(Point to) implements Segment {
+            @Override
+            public Line mapped(Affine map) {
+                return new Line(map.apply(to));
+            }
+
+            @Override
+            public <E extends Exception> void draw(Pen<E> pen) throws E {
+                pen.line(to);
+            }
+        }
+
+        record Cubic(Point control1, Point control2, Point to) implements Segment {
+            @Override
+            public Cubic mapped(Affine map) {
+                return new Cubic(map.apply(control1), map.apply(control2), map.apply(to));
+            }
+
+            @Override
+            public <E extends Exception> void draw(Pen<E> pen) throws E {
+                pen.cubic(control1, control2, to);
+            }
+        }
 
         record Close() implements Segment {
             @Override
-            public Point to() {
-                throw new UnsupportedOperationException("a close ends where its contour began");
+            public Close mapped(Affine map) {
+                return this;
+            }
+
+            @Override
+            public <E extends Exception> void draw(Pen<E> pen) throws E {
+                pen.close();
             }
         }
     }
 
-    /** A straight step as a cubic of even speed. */
-    static Segment.Cubic straight(Point from, Point to) {
-        return new Segment.Cubic(from.times(2).plus(to).times(1.0 / 3), to.times(2).plus(from).times(1.0 / 3), to);
+    /** Draws it. */
+    public <E extends Exception> void draw(Pen<E> pen) throws E {
+        for (Segment segment : segments) segment.draw(pen);
     }
 
     /** The four sides of a box. */
     public static Path box(Box box) {
-        return polygon(List.of(new Point(box.x(), box.y()), new Point(box.right(), box.y()), new Point(box.right(), box.bottom()), new Point(box.x(), box.bottom())));
-    }
-
-    /** The part of a cubic from parameter {@code t0} to {@code t1} (blossoming). */
-    static Segment.Cubic part(Point from, Segment.Cubic c, double t0, double t1) {
-        return new Segment.Cubic(blossom(from, c, t0, t0, t1), blossom(from, c, t0, t1, t1), blossom(from, c, t1, t1, t1));
-    }
-
-    private static Point blossom(Point from, Segment.Cubic c, double r, double s, double t) {
-        Point a = mix(mix(from, c.control1(), r), mix(c.control1(), c.control2(), r), s);
-        Point b = mix(mix(c.control1(), c.control2(), r), mix(c.control2(), c.to(), r), s);
-        return mix(a, b, t);
-    }
-
-    private static Point mix(Point a, Point b, double t) {
-        return a.times(1 - t).plus(b.times(t));
+        return polygon(List.of(new Point(box.x(), box.y()), new Point(box.right(), box.y()), new Point(box.right(), box.bottom()),
+                new Point(box.x(), box.bottom())));
     }
 
     public static Path polygon(List<Point> corners) {
@@ -60,17 +106,53 @@ public record Path(List<Segment> segments) {
         return new Path(steps);
     }
 
-    public Path mapped(Affine map) {
-        return new Path(segments.stream().map(s -> mapped(s, map)).toList());
+    public boolean empty() {
+        return segments.isEmpty();
     }
 
-    private static Segment mapped(Segment segment, Affine map) {
-        if (segment instanceof Segment.Move m) return new Segment.Move(map.apply(m.to()));
-        if (segment instanceof Segment.Line l) return new Segment.Line(map.apply(l.to()));
-        if (segment instanceof Segment.Cubic c) {
-            return new Segment.Cubic(map.apply(c.control1()), map.apply(c.control2()), map.apply(c.to()));
+    public Path mapped(Affine map) {
+        return new Path(segments.stream().map(s -> s.mapped(map)).toList(), rule);
+    }
+
+    /** Its contours as closed rings of curves; a step back to the start is added where a contour does not end there. */
+    List<List<Curve>> contours() {
+        Contours contours = new Contours();
+        draw(contours);
+        contours.close();
+        return contours.all;
+    }
+
+    private static final class Contours implements Pen<RuntimeException> {
+        final List<List<Curve>> all = new ArrayList<>();
+        private List<Curve> ring = new ArrayList<>();
+        private Point start = Point.ORIGIN;
+        private Point at = Point.ORIGIN;
+
+        @Override
+        public void move(Point to) {
+            close();
+            start = to;
+            at = to;
         }
-        return segment;
+
+        @Override
+        public void line(Point to) {
+            if (!to.equals(at)) ring.add(Curve.straight(at, to));
+            at = to;
+        }
+
+        @Override
+        public void cubic(Point control1, Point control2, Point to) {
+            ring.add(new Curve(at, control1, control2, to, false));
+            at = to;
+        }
+
+        @Override
+        public void close() {
+            line(start);
+            if (!ring.isEmpty()) all.add(ring);
+            ring = new ArrayList<>();
+        }
     }
 
     /**
@@ -78,58 +160,87 @@ public record Path(List<Segment> segments) {
      * the path is empty.
      */
     public Box bounds() {
-        Extent x = new Extent();
-        Extent y = new Extent();
-        Point at = Point.ORIGIN;
-        for (Segment segment : segments) {
-            if (segment instanceof Segment.Cubic c) {
-                x.curve(at.x(), c.control1().x(), c.control2().x(), c.to().x());
-                y.curve(at.y(), c.control1().y(), c.control2().y(), c.to().y());
-            }
-            at = end(segment, at);
-            if (!(segment instanceof Segment.Close)) {
-                x.add(at.x());
-                y.add(at.y());
-            }
+        Extent extent = new Extent();
+        draw(extent);
+        if (extent.x.low > extent.x.high) throw new IllegalStateException("bounds of an empty path");
+        return Box.between(extent.x.low, extent.y.low, extent.x.high, extent.y.high);
+    }
+
+    private static final class Extent implements Pen<RuntimeException> {
+        final Range x = new Range();
+        final Range y = new Range();
+        private Point at = Point.ORIGIN;
+
+        @Override
+        public void move(Point to) {
+            line(to);
         }
-        if (x.low > x.high) throw new IllegalStateException("bounds of an empty path");
-        return Box.between(x.low, y.low, x.high, y.high);
+
+        @Override
+        public void line(Point to) {
+            x.add(to.x());
+            y.add(to.y());
+            at = to;
+        }
+
+        @Override
+        public void cubic(Point control1, Point control2, Point to) {
+            x.curve(at.x(), control1.x(), control2.x(), to.x());
+            y.curve(at.y(), control1.y(), control2.y(), to.y());
+            line(to);
+        }
+
+        @Override
+        public void close() {}
     }
 
     /** Contours as closed rings of corners; a curve becomes {@code steps} chords. */
     public List<List<Point>> flattened(int steps) {
-        List<List<Point>> rings = new ArrayList<>();
-        List<Point> ring = new ArrayList<>();
-        Point at = Point.ORIGIN;
-        for (Segment segment : segments) {
-            if (segment instanceof Segment.Move) {
-                ring = new ArrayList<>();
-                rings.add(ring);
+        return contours().stream().map(ring -> {
+            List<Point> corners = new ArrayList<>();
+            for (Curve curve : ring) {
+                int chords = curve.straight() ? 1 : steps;
+                for (int i = 0; i < chords; i++) corners.add(curve.at((double) i / chords));
             }
-            if (segment instanceof Segment.Cubic c) {
-                for (int i = 1; i <= steps; i++) ring.add(onCurve(at, c, (double) i / steps));
-            } else if (!(segment instanceof Segment.Close)) {
-                ring.add(end(segment, at));
+            return corners;
+        }).toList();
+    }
+
+    /**
+     * The same contour running clockwise as seen (y down), where it is one alone; so that the non-zero rule fills several such together.
+     */
+    public Optional<Path> wound() {
+        List<List<Curve>> contours = contours();
+        if (contours.size() != 1) return Optional.empty();
+        List<Curve> ring = contours.get(0);
+        double area = 0;
+        for (List<Point> corners : flattened(8)) {
+            for (int i = 0; i < corners.size(); i++) {
+                Point a = corners.get(i);
+                Point b = corners.get((i + 1) % corners.size());
+                area += a.x() * b.y() - b.x() * a.y();
             }
-            at = end(segment, at);
         }
-        return rings;
+        List<Segment> steps = new ArrayList<>(List.of(new Segment.Move(ring.get(0).from())));
+        if (area >= 0) for (Curve curve : ring) steps.add(curve.step());
+        else for (int i = ring.size() - 1; i >= 0; i--) steps.add(ring.get(i).reversed().step());
+        steps.add(new Segment.Close());
+        return Optional.of(new Path(steps, FillRule.NON_ZERO));
     }
 
-    private static Point end(Segment segment, Point at) {
-        if (segment instanceof Segment.Move m) return m.to();
-        if (segment instanceof Segment.Line l) return l.to();
-        if (segment instanceof Segment.Cubic c) return c.to();
-        return at;
+    /** Contours of several paths as those of one, filled by the non-zero rule. */
+    public static Path together(List<Path> paths) {
+        return new Path(paths.stream().flatMap(path -> path.segments().stream()).toList(), FillRule.NON_ZERO);
     }
 
-    static Point onCurve(Point from, Segment.Cubic c, double t) {
-        double u = 1 - t;
-        return from.times(u * u * u).plus(c.control1().times(3 * u * u * t))
-                .plus(c.control2().times(3 * u * t * t)).plus(c.to().times(t * t * t));
+    /** Its corners, where it is one contour of straight sides. */
+    public Optional<List<Point>> corners() {
+        List<List<Curve>> contours = contours();
+        boolean polygon = contours.size() == 1 && contours.get(0).stream().allMatch(Curve::straight);
+        return polygon ? Optional.of(contours.get(0).stream().map(Curve::from).toList()) : Optional.empty();
     }
 
-    private static final class Extent {
+    private static final class Range {
         double low = Double.POSITIVE_INFINITY;
         double high = Double.NEGATIVE_INFINITY;
 

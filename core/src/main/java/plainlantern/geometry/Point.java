@@ -20,6 +20,11 @@ public record Point(double x, double y) {
         return x * other.x + y * other.y;
     }
 
+    /** From the origin. */
+    public double length() {
+        return Math.hypot(x, y);
+    }
+
     public double distance(Point other) {
         return Math.hypot(x - other.x, y - other.y);
     }

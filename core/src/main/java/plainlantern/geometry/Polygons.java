@@ -15,9 +15,9 @@ import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import plainlantern.geometry.Path.Segment;
 
-/** Areas of paths and of what they share, by JTS; curves are cut into 64 chords each. Contours fill even-odd. */
+/** Areas of paths and of what they share, by JTS; curves are cut into 64 chords each. */
 public final class Polygons {
-    private static final GeometryFactory FACTORY = new GeometryFactory();
+    private static final GeometryFactory FACTORY = Rings.FACTORY;
     private static final int CHORDS = 64;
 
     private Polygons() {}
@@ -49,7 +49,10 @@ public final class Polygons {
         return geometry(path).getBoundary().distance(FACTORY.createPoint(new Coordinate(at.x(), at.y())));
     }
 
-    /** The distance of the two nearest parallel lines between which the form fits, mm: how thin it is at its thinnest (Houle and Toussaint 1988). */
+    /**
+     * The distance of the two nearest parallel lines between which the form fits, mm: how thin it is at its thinnest (Houle and Toussaint
+     * 1988).
+     */
     public static double thickness(Path path) {
         return new MinimumDiameter(geometry(path)).getLength();
     }
@@ -65,25 +68,18 @@ public final class Polygons {
         return path(geometry(path).buffer(by, CHORDS / 4));
     }
 
-    /** As {@link #grown}, but corners stay corners unless they are sharper than {@code limit}, a ratio of miter to width; such are cut off. */
+    /**
+     * As {@link #grown}, but corners stay corners unless they are sharper than {@code limit}, a ratio of miter to width; such are cut off.
+     */
     public static Optional<Path> grownSharp(Path path, double by, double limit) {
-        return path(BufferOp.bufferOp(geometry(path), by, new BufferParameters(CHORDS / 4, BufferParameters.CAP_ROUND, BufferParameters.JOIN_MITRE, limit)));
+        return path(BufferOp.bufferOp(geometry(path), by, new BufferParameters(CHORDS / 4, BufferParameters.CAP_ROUND,
+                BufferParameters.JOIN_MITRE, limit)));
     }
 
     /** As {@link #grown}, but corners are cut off. */
     public static Optional<Path> grownFlat(Path path, double by) {
         return path(BufferOp.bufferOp(geometry(path), by, new BufferParameters(CHORDS / 4, BufferParameters.CAP_ROUND,
                 BufferParameters.JOIN_BEVEL, 1)));
-    }
-
-    /** What both cover, its curves cut into chords; empty where they share no area. */
-    public static Optional<Path> shared(Path one, Path other) {
-        return path(both(geometry(one), geometry(other)));
-    }
-
-    /** What the one covers and the other does not, its curves cut into chords; empty where that has no area. */
-    public static Optional<Path> without(Path one, Path other) {
-        return path(OverlayNGRobust.overlay(geometry(one), geometry(other), OverlayNG.DIFFERENCE));
     }
 
     private static Optional<Path> path(Geometry shared) {
@@ -117,19 +113,6 @@ public final class Polygons {
     }
 
     private static Geometry geometry(Path path) {
-        Geometry whole = null;
-        for (List<Point> ring : path.flattened(CHORDS)) {
-            Polygon drawn = polygon(ring);
-            Geometry sound = drawn.isValid() ? drawn : drawn.buffer(0);
-            whole = whole == null ? sound : OverlayNGRobust.overlay(whole, sound, OverlayNG.SYMDIFFERENCE);
-        }
-        return whole == null ? FACTORY.createPolygon() : whole;
-    }
-
-    private static Polygon polygon(List<Point> ring) {
-        Coordinate[] corners = new Coordinate[ring.size() + 1];
-        for (int i = 0; i < ring.size(); i++) corners[i] = new Coordinate(ring.get(i).x(), ring.get(i).y());
-        corners[ring.size()] = corners[0].copy();
-        return FACTORY.createPolygon(corners);
+        return Rings.filled(path.flattened(CHORDS), path.rule());
     }
 }

@@ -3,3 +3,6 @@
  * and turn clockwise, as in SVG.
  */
 package plainlantern.geometry;
+
+import plainlantern.asking.Lengths;
+

@@ -1,6 +1,7 @@
 package plainlantern.lettering;
 
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Typed;
 
 /**
  * How words are set.
@@ -10,7 +11,8 @@ import plainlantern.geometry.BadInput;
  * @param leading  from one baseline to the next, as a share of the size
  * @param tracking room added after each letter, thousandths of the size
  */
-public record LetterStyle(Typeface typeface, double size, Setting.Side side, double leading, double tracking) {
+public record LetterStyle(Typeface typeface, @Typed.Length double size, Setting.Side side, @Typed.Share double leading,
+        @Typed.Number double tracking) {
     /** From one baseline to the next, as a share of the size (common practice). */
     public static final double LEADING = 1.2;
 
@@ -28,5 +30,10 @@ public record LetterStyle(Typeface typeface, double size, Setting.Side side, dou
     /** How wide a line is, mm: the sum of its letters' advance widths, with the room between them. */
     double width(String line) {
         return Setting.width(typeface, line) * size + Math.max(0, line.codePointCount(0, line.length()) - 1) * tracking / 1000 * size;
+    }
+
+    /** The same so many times as large. */
+    public LetterStyle scaled(double factor) {
+        return new LetterStyle(typeface, size * factor, side, leading, tracking);
     }
 }

@@ -13,7 +13,8 @@ import java.util.stream.Collectors;
 import org.apache.fontbox.ttf.CmapLookup;
 import org.apache.fontbox.ttf.HorizontalHeaderTable;
 import org.apache.fontbox.ttf.TrueTypeFont;
-import plainlantern.geometry.Choice;
+import plainlantern.asking.Choice;
+import plainlantern.geometry.FillRule;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 
@@ -100,7 +101,7 @@ public final class Setting {
         try {
             List<Path.Segment> steps = new ArrayList<>();
             for (Line line : lines) line(font, style, line.text(), line.x(), line.y(), steps);
-            return new Path(steps);
+            return new Path(steps, FillRule.NON_ZERO);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -212,7 +213,8 @@ public final class Setting {
         }
     }
 
-    private static void line(TrueTypeFont font, LetterStyle style, String line, double x, double y, List<Path.Segment> steps) throws IOException {
+    private static void line(TrueTypeFont font, LetterStyle style, String line, double x, double y,
+            List<Path.Segment> steps) throws IOException {
         double unit = unit(style);
         CmapLookup letters = font.getUnicodeCmapLookup();
         double at = x;
@@ -232,7 +234,8 @@ public final class Setting {
                 case PathIterator.SEG_MOVETO -> steps.add(new Path.Segment.Move(at = new Point(c[0], c[1])));
                 case PathIterator.SEG_LINETO -> steps.add(new Path.Segment.Line(at = new Point(c[0], c[1])));
                 case PathIterator.SEG_QUADTO -> steps.add(raised(at, new Point(c[0], c[1]), at = new Point(c[2], c[3])));
-                case PathIterator.SEG_CUBICTO -> steps.add(new Path.Segment.Cubic(new Point(c[0], c[1]), new Point(c[2], c[3]), at = new Point(c[4], c[5])));
+                case PathIterator.SEG_CUBICTO -> steps.add(new Path.Segment.Cubic(new Point(c[0], c[1]), new Point(c[2], c[3]),
+                        at = new Point(c[4], c[5])));
                 default -> steps.add(new Path.Segment.Close());
             }
         }

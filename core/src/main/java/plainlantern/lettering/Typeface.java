@@ -11,7 +11,8 @@ import org.apache.pdfbox.io.RandomAccessReadBuffer;
 
 /** A typeface that comes with the application, each under the SIL Open Font License, whose text stands beside its file. */
 public enum Typeface {
-    HANKEN_GROTESK("Hanken Grotesk"), BRICOLAGE_GROTESQUE("Bricolage Grotesque"), EB_GARAMOND("EB Garamond"), PLAYFAIR_DISPLAY("Playfair Display"),
+    HANKEN_GROTESK("Hanken Grotesk"), BRICOLAGE_GROTESQUE("Bricolage Grotesque"), EB_GARAMOND("EB Garamond"),
+            PLAYFAIR_DISPLAY("Playfair Display"),
     ZILLA_SLAB("Zilla Slab"), OSWALD("Oswald"), SPACE_MONO("Space Mono"), CAVEAT("Caveat");
 
     private final String label;

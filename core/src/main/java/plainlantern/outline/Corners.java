@@ -38,7 +38,10 @@ final class Corners {
         return new Path(steps);
     }
 
-    /** Points evenly on the unit circle from the top, clockwise, every {@code k}th pulled to {@code radii[k % radii.length]}; {@code shift} in steps. */
+    /**
+     * Points evenly on the unit circle from the top, clockwise, every {@code k}th pulled to {@code radii[k % radii.length]}; {@code shift}
+     * in steps.
+     */
     static List<Point> around(int count, double shift, double... radii) {
         List<Point> points = new ArrayList<>();
         for (int i = 0; i < count; i++) {

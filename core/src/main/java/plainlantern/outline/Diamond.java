@@ -1,10 +1,10 @@
 package plainlantern.outline;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
-import plainlantern.geometry.Asked;
+import plainlantern.asking.Asked;
+import plainlantern.asking.Questions;
+import plainlantern.asking.Typed;
 import plainlantern.geometry.Path;
-import plainlantern.geometry.Questions;
-import plainlantern.geometry.Typed;
 
 /** Four corners in the middles of the box's sides; {@code rounding} is their radius, mm. */
 @JsonTypeName("diamond")

@@ -2,8 +2,8 @@ package plainlantern.outline;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.List;
-import plainlantern.geometry.Path;
 import plainlantern.geometry.Path.Segment;
+import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 
 /** An ellipse that touches all four sides of its box; four cubic curves, at most 0.03 % of the radius off. */
@@ -30,5 +30,10 @@ public record Ellipse() implements Outline {
     @Override
     public String label() {
         return "ellipse";
+    }
+
+    @Override
+    public boolean stretches() {
+        return true;
     }
 }

@@ -2,15 +2,15 @@ package plainlantern.outline;
 
 import com.fasterxml.jackson.annotation.JsonCreator;
 import com.fasterxml.jackson.annotation.JsonIgnore;
+import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonTypeName;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import plainlantern.asking.BadInput;
 import plainlantern.geometry.Affine;
-import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Box;
-import plainlantern.geometry.Path.Segment;
+import plainlantern.geometry.FillRule;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 
@@ -22,12 +22,13 @@ public record FreeForm(@JsonIgnore Path path) implements Outline {
     private static final int MOST_SEGMENTS = 20_000;
 
     public FreeForm {
-        BadInput.unless(path.segments().size() >= 3 && path.segments().size() <= MOST_SEGMENTS, "outline", "A free form has 3 to " + MOST_SEGMENTS + " steps.");
+        BadInput.unless(path.segments().size() >= 3 && path.segments().size() <= MOST_SEGMENTS, "outline", "A free form has 3 to "
+                + MOST_SEGMENTS + " steps.");
     }
 
     @JsonCreator
-    static FreeForm read(@JsonProperty("d") String d) {
-        return new FreeForm(PathData.parse(d == null ? "" : d));
+    static FreeForm read(@JsonProperty("d") String d, @JsonProperty("rule") FillRule rule) {
+        return new FreeForm(PathData.parse(d == null ? "" : d, rule == null ? FillRule.EVEN_ODD : rule));
     }
 
     @JsonProperty("d")
@@ -35,10 +36,18 @@ public record FreeForm(@JsonIgnore Path path) implements Outline {
         return PathData.exact(path);
     }
 
+    /** The path's fill rule; documents leave out the usual one. */
+    @JsonProperty("rule")
+    @JsonInclude(JsonInclude.Include.NON_ABSENT)
+    Optional<FillRule> filled() {
+        return path.rule() == FillRule.EVEN_ODD ? Optional.empty() : Optional.of(path.rule());
+    }
+
     /** The form of a path of any place and size; it must have a width and a height. */
     public static FreeForm of(Path drawn) {
         Box box = drawn.bounds();
-        return new FreeForm(drawn.mapped(Affine.scale(1 / box.width(), 1 / box.height()).after(Affine.move(-box.centre().x(), -box.centre().y()))));
+        return new FreeForm(drawn.mapped(Affine.scale(1 / box.width(), 1 / box.height())
+                .after(Affine.move(-box.centre().x(), -box.centre().y()))));
     }
 
     @Override
@@ -46,19 +55,29 @@ public record FreeForm(@JsonIgnore Path path) implements Outline {
         return path.mapped(Affine.scale(width, height));
     }
 
-    /** Its corners in the unit square, where it is one polygon of straight sides. */
-    public static Optional<List<Point>> corners(Path path) {
-        List<Point> corners = new ArrayList<>();
-        for (Segment segment : path.segments()) {
-            if (segment instanceof Segment.Move m && corners.isEmpty()) corners.add(m.to());
-            else if (segment instanceof Segment.Line l) corners.add(l.to());
-            else if (!(segment instanceof Segment.Close)) return Optional.empty();
-        }
-        return Optional.of(corners);
-    }
-
     @Override
     public String label() {
         return "free form";
+    }
+
+    @Override
+    public Optional<List<Point>> corners(double width, double height) {
+        return path(width, height).corners();
+    }
+
+    @Override
+    public Optional<List<Point>> sides(double width, double height) {
+        return corners(width, height);
+    }
+
+    @Override
+    public boolean ownSides() {
+        return true;
+    }
+
+    /** It has no lengths. */
+    @Override
+    public FreeForm scaled(double factor) {
+        return this;
     }
 }

@@ -2,12 +2,14 @@ package plainlantern.outline;
 
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.List;
+import java.util.Optional;
+import plainlantern.asking.Scaled;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 
 /** The form of a panel. It has no size of its own: a seat stretches it. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-public sealed interface Outline permits Rectangle, Ellipse, RegularPolygon, Diamond, Star, Ring, Heart, Arch, Slanted, FreeForm, Straight {
+public sealed interface Outline permits Rectangle, Ellipse, RegularPolygon, Diamond, Star, Ring, Heart, Arch, Slanted, FreeForm {
     /** The form as a path around the origin, {@code width} by {@code height} mm. */
     Path path(double width, double height);
 
@@ -31,5 +33,40 @@ public sealed interface Outline permits Rectangle, Ellipse, RegularPolygon, Diam
      */
     default Outline pulled(String grip, Point to, boolean alone, double width, double height) {
         throw new IllegalArgumentException("no handle " + grip + " on " + label());
+    }
+
+    /** The corners that can be moved one by one, where it is a polygon that stays one whatever they do; empty elsewhere. */
+    default Optional<List<Point>> corners(double width, double height) {
+        return Optional.empty();
+    }
+
+    /**
+     * The corners whose sides can be moved one by one: its own where they can be moved, else those of its box, which stretches the form.
+     * Empty
+     * where moving a side makes no sense.
+     */
+    default Optional<List<Point>> sides(double width, double height) {
+        return corners(width, height).or(() -> Optional.of(List.of(new Point(-width / 2, -height / 2), new Point(width / 2, -height / 2),
+                new Point(width / 2, height / 2), new Point(-width / 2, height / 2))));
+    }
+
+    /** Whether a moved side makes another form of it; else its box is stretched. */
+    default boolean ownSides() {
+        return false;
+    }
+
+    /** The same in a sheet that is so many times as large: its radii. */
+    default Outline scaled(double factor) {
+        return Scaled.of(this, factor);
+    }
+
+    /** Whether it takes the proportions of any box without looking squeezed. */
+    default boolean stretches() {
+        return false;
+    }
+
+    /** The radii of its corners one by one, mm, from the upper left clockwise; empty where it has none of its own. */
+    default List<Double> radii() {
+        return List.of();
     }
 }

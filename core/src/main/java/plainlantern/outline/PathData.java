@@ -6,7 +6,8 @@ import java.util.List;
 import java.util.function.DoubleFunction;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
+import plainlantern.geometry.FillRule;
 import plainlantern.geometry.Path.Segment;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
@@ -28,12 +29,27 @@ public final class PathData {
 
     private static String written(Path path, DoubleFunction<String> number) {
         StringBuilder out = new StringBuilder();
-        for (Segment segment : path.segments()) {
-            if (segment instanceof Segment.Move m) points(out.append('M'), number, m.to());
-            else if (segment instanceof Segment.Line l) points(out.append('L'), number, l.to());
-            else if (segment instanceof Segment.Cubic c) points(out.append('C'), number, c.control1(), c.control2(), c.to());
-            else out.append('Z');
-        }
+        path.draw(new Path.Pen<RuntimeException>() {
+            @Override
+            public void move(Point to) {
+                points(out.append('M'), number, to);
+            }
+
+            @Override
+            public void line(Point to) {
+                points(out.append('L'), number, to);
+            }
+
+            @Override
+            public void cubic(Point control1, Point control2, Point to) {
+                points(out.append('C'), number, control1, control2, to);
+            }
+
+            @Override
+            public void close() {
+                out.append('Z');
+            }
+        });
         return out.toString();
     }
 
@@ -45,7 +61,7 @@ public final class PathData {
     }
 
     /** Reads absolute M, L, C and Z commands; throws {@link BadInput}. */
-    static Path parse(String d) {
+    static Path parse(String d, FillRule rule) {
         List<Segment> steps = new ArrayList<>();
         Matcher command = COMMAND.matcher(d);
         int end = 0;
@@ -59,8 +75,8 @@ public final class PathData {
                 default -> steps.add(new Segment.Close());
             }
         }
-        BadInput.unless(end == d.length() && !steps.isEmpty() && steps.get(0) instanceof Segment.Move, "outline", "That is no path of M, L, C and Z commands.");
-        return new Path(steps);
+        BadInput.unless(end == d.length() && d.startsWith("M"), "outline", "That is no path of M, L, C and Z commands.");
+        return new Path(steps, rule);
     }
 
     private static double[] numbers(String text) {
@@ -72,7 +88,8 @@ public final class PathData {
     }
 
     private static Point point(double[] n, int at, int wanted) {
-        BadInput.unless(n.length == wanted && Double.isFinite(n[at]) && Double.isFinite(n[at + 1]), "outline", "A command of the path has the wrong numbers.");
+        BadInput.unless(n.length == wanted && Double.isFinite(n[at]) && Double.isFinite(n[at + 1]), "outline",
+                "A command of the path has the wrong numbers.");
         return new Point(n[at], n[at + 1]);
     }
 

@@ -3,11 +3,12 @@ package plainlantern.outline;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.ArrayList;
 import java.util.List;
-import plainlantern.geometry.BadInput;
+import java.util.Optional;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Typed;
 import plainlantern.geometry.Path.Segment;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Typed;
 
 /**
  * A rectangle with a radius (mm) per corner. Where radii would overlap on a side, all shrink by one common factor, as
@@ -23,6 +24,11 @@ public record Rectangle(@Typed.Length double topLeft, @Typed.Length double topRi
         for (double radius : new double[] {topLeft, topRight, bottomRight, bottomLeft}) {
             BadInput.unless(radius >= 0, "radius", "A corner radius cannot be negative.");
         }
+    }
+
+    /** With one radius at all corners, mm. */
+    public static Rectangle rounded(double radius) {
+        return new Rectangle(radius, radius, radius, radius);
     }
 
     @Override
@@ -83,5 +89,20 @@ public record Rectangle(@Typed.Length double topLeft, @Typed.Length double topRi
     @Override
     public String label() {
         return "rectangle";
+    }
+
+    @Override
+    public Optional<List<Point>> corners(double width, double height) {
+        return equals(SHARP) ? path(width, height).corners() : Optional.empty();
+    }
+
+    @Override
+    public boolean stretches() {
+        return true;
+    }
+
+    @Override
+    public List<Double> radii() {
+        return List.of(topLeft, topRight, bottomRight, bottomLeft);
     }
 }

@@ -2,11 +2,12 @@ package plainlantern.outline;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.List;
-import plainlantern.geometry.Asked;
+import java.util.Optional;
+import plainlantern.asking.Asked;
+import plainlantern.asking.Questions;
+import plainlantern.asking.Typed;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Questions;
-import plainlantern.geometry.Typed;
 
 /**
  * A regular polygon that touches all four sides of its box; regular where the box has its {@link #aspect}.
@@ -40,5 +41,10 @@ public record RegularPolygon(@Typed.Whole @Asked(value = "Sides", first = "6", l
     @Override
     public String label() {
         return "polygon";
+    }
+
+    @Override
+    public Optional<List<Point>> sides(double width, double height) {
+        return Optional.empty();
     }
 }

@@ -3,14 +3,14 @@ package plainlantern.outline;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.ArrayList;
 import java.util.List;
+import plainlantern.asking.Asked;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Questions;
+import plainlantern.asking.Typed;
 import plainlantern.geometry.Affine;
-import plainlantern.geometry.Asked;
-import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Path.Segment;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Questions;
-import plainlantern.geometry.Typed;
 
 /** An ellipse with an elliptic hole; {@code inner} is the hole's size / the whole's. */
 @JsonTypeName("ring")

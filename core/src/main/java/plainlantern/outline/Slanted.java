@@ -2,12 +2,13 @@ package plainlantern.outline;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.List;
-import plainlantern.geometry.Asked;
-import plainlantern.geometry.BadInput;
+import java.util.Optional;
+import plainlantern.asking.Asked;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Questions;
+import plainlantern.asking.Typed;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Questions;
-import plainlantern.geometry.Typed;
 
 /**
  * A quadrilateral with level top and bottom whose left and right sides lean: how far the upper end is to the right of the lower
@@ -15,13 +16,15 @@ import plainlantern.geometry.Typed;
  */
 @JsonTypeName("slanted")
 public record Slanted(@Typed.Share @Asked(value = "Left side leans", first = "0.25", least = -0.9, most = 0.9) double left,
-                      @Typed.Share @Asked(value = "Right side leans", first = "0.25", least = -0.9, most = 0.9) double right) implements Outline {
+                      @Typed.Share @Asked(value = "Right side leans", first = "0.25", least = -0.9, most = 0.9) double right)
+                              implements Outline {
     /** The narrowest that top and bottom may become, as a share of the width. */
     private static final double NARROWEST = 0.05;
 
     public Slanted {
         Questions.check(Slanted.class, left, right);
-        BadInput.unless(top(left, right) >= NARROWEST - 1e-9 && bottom(left, right) >= NARROWEST - 1e-9, "right", "With these leans the sides would cross.");
+        BadInput.unless(top(left, right) >= NARROWEST - 1e-9 && bottom(left, right) >= NARROWEST - 1e-9, "right",
+                "With these leans the sides would cross.");
     }
 
     private static double top(double left, double right) {
@@ -34,10 +37,10 @@ public record Slanted(@Typed.Share @Asked(value = "Left side leans", first = "0.
 
     @Override
     public Path path(double width, double height) {
-        return Path.polygon(corners(width, height));
+        return Path.polygon(tips(width, height));
     }
 
-    private List<Point> corners(double width, double height) {
+    private List<Point> tips(double width, double height) {
         double x = width / 2;
         double y = height / 2;
         return List.of(new Point(-x + Math.max(0, left) * width, -y), new Point(x - Math.max(0, -right) * width, -y),
@@ -47,7 +50,7 @@ public record Slanted(@Typed.Share @Asked(value = "Left side leans", first = "0.
     /** On the middle of the left and the right side. */
     @Override
     public List<Grip> grips(double width, double height) {
-        List<Point> c = corners(width, height);
+        List<Point> c = tips(width, height);
         return List.of(Grip.ofShare("left", c.get(0).plus(c.get(3)).times(0.5), left),
                 Grip.ofShare("right", c.get(1).plus(c.get(2)).times(0.5), right));
     }
@@ -75,5 +78,20 @@ public record Slanted(@Typed.Share @Asked(value = "Left side leans", first = "0.
     @Override
     public String label() {
         return "slanted";
+    }
+
+    @Override
+    public Optional<List<Point>> corners(double width, double height) {
+        return path(width, height).corners();
+    }
+
+    @Override
+    public Optional<List<Point>> sides(double width, double height) {
+        return corners(width, height);
+    }
+
+    @Override
+    public boolean ownSides() {
+        return true;
     }
 }

@@ -2,12 +2,12 @@ package plainlantern.outline;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.List;
-import plainlantern.geometry.Asked;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.Asked;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Questions;
+import plainlantern.asking.Typed;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Questions;
-import plainlantern.geometry.Typed;
 
 /**
  * A star that touches all four sides of its box.

@@ -3,11 +3,11 @@ package plainlantern.pattern;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.ArrayList;
 import java.util.List;
-import plainlantern.geometry.Asked;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.Asked;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Questions;
+import plainlantern.asking.Typed;
 import plainlantern.geometry.Box;
-import plainlantern.geometry.Questions;
-import plainlantern.geometry.Typed;
 
 /**
  * Cells in rows and columns; sizes and gaps together are the whole.
@@ -47,11 +47,13 @@ public record EvenGrid(@Typed.Whole @Asked(value = "Rows", first = "3", least = 
     }
 
     /** Start and end of each column. */
+    @Override
     public List<double[]> across(Box area) {
         return new Spans(area.x(), area.width(), columns, gapAcross, columnWeights).all("gapAcross", "columns", "columnWeights");
     }
 
     /** Start and end of each row. */
+    @Override
     public List<double[]> down(Box area) {
         return new Spans(area.y(), area.height(), rows, gapDown, rowWeights).all("gapDown", "rows", "rowWeights");
     }
@@ -76,7 +78,8 @@ public record EvenGrid(@Typed.Whole @Asked(value = "Rows", first = "3", least = 
     private Block block(int row, int column) {
         Block found = null;
         for (Block block : merged) {
-            BadInput.unless(block.row() >= 0 && block.column() >= 0 && block.rows() >= 1 && block.columns() >= 1 && block.row() + block.rows() <= rows
+            BadInput.unless(block.row() >= 0 && block.column() >= 0 && block.rows() >= 1 && block.columns() >= 1
+                    && block.row() + block.rows() <= rows
                     && block.column() + block.columns() <= columns, "merged", "A merged block reaches beyond the grid.");
             if (!block.holds(row, column)) continue;
             BadInput.unless(found == null, "merged", "Two merged blocks overlap.");

@@ -3,11 +3,11 @@ package plainlantern.pattern;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.ArrayList;
 import java.util.List;
-import plainlantern.geometry.Asked;
+import plainlantern.asking.Asked;
+import plainlantern.asking.Questions;
+import plainlantern.asking.Typed;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Questions;
-import plainlantern.geometry.Typed;
 import plainlantern.outline.RegularPolygon;
 
 /**
@@ -39,7 +39,8 @@ public record Honeycomb(@Typed.Whole @Asked(value = "Rows", first = "3", least =
         double fitsAlong = (length - gap * (along - 1 + half)) / (ROOT3 * (along + half));
         double fitsAcross = (breadth - gap * ROOT3 / 2 * (lines - 1)) / (2 + 1.5 * (lines - 1));
         double side = Math.min(fitsAlong, fitsAcross);
-        double most = Math.min(along - 1 + half > 0 ? length / (along - 1 + half) : length, lines > 1 ? breadth / (lines - 1) / (ROOT3 / 2) : breadth);
+        double most = Math.min(along - 1 + half > 0 ? length / (along - 1 + half) : length, lines > 1
+                ? breadth / (lines - 1) / (ROOT3 / 2) : breadth);
         Pattern.room(side >= THINNEST, "gap", rows + " by " + columns + " hexagons", most);
         double pitch = ROOT3 * side + gap;
         double startAlong = -(ROOT3 * side + (along - 1 + half) * pitch) / 2 + ROOT3 * side / 2;

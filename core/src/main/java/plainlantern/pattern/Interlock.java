@@ -4,13 +4,14 @@ import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import plainlantern.geometry.Asked;
+import plainlantern.asking.Asked;
+import plainlantern.asking.Questions;
+import plainlantern.asking.Typed;
 import plainlantern.geometry.Box;
+import plainlantern.geometry.Curve;
 import plainlantern.geometry.Path.Segment;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Questions;
-import plainlantern.geometry.Typed;
 
 /**
  * Pieces held together by tabs. Neighbours share one edge curve, so that there is neither gap nor overlap. A tab reaches at most a
@@ -39,26 +40,28 @@ public record Interlock(@Typed.Whole @Asked(value = "Rows", first = "3", least =
         double shorter = Math.min(width, height);
         Pattern.room(shorter >= THINNEST, "rows", rows + " by " + columns + " pieces", 0);
         Random chance = new Random(seed);
-        List<Segment>[][] level = new List[rows + 1][columns];
-        List<Segment>[][] upright = new List[rows][columns + 1];
+        List<Curve>[][] level = new List[rows + 1][columns];
+        List<Curve>[][] upright = new List[rows][columns + 1];
         for (int row = 0; row <= rows; row++) {
             for (int column = 0; column < columns; column++) {
-                level[row][column] = edge(corner(area, row, column), corner(area, row, column + 1), shorter, row == 0 || row == rows ? null : chance);
+                level[row][column] = edge(corner(area, row, column), corner(area, row, column + 1), shorter, row == 0
+                        || row == rows ? null : chance);
             }
         }
         for (int row = 0; row < rows; row++) {
             for (int column = 0; column <= columns; column++) {
-                upright[row][column] = edge(corner(area, row, column), corner(area, row + 1, column), shorter, column == 0 || column == columns ? null : chance);
+                upright[row][column] = edge(corner(area, row, column), corner(area, row + 1, column), shorter, column == 0
+                        || column == columns ? null : chance);
             }
         }
         List<Piece> pieces = new ArrayList<>();
         for (int row = 0; row < rows; row++) {
             for (int column = 0; column < columns; column++) {
                 List<Segment> steps = new ArrayList<>(List.of(new Segment.Move(corner(area, row, column))));
-                steps.addAll(level[row][column]);
-                steps.addAll(upright[row][column + 1]);
-                steps.addAll(reversed(level[row + 1][column], corner(area, row + 1, column)));
-                steps.addAll(reversed(upright[row][column], corner(area, row, column)));
+                steps.addAll(steps(level[row][column]));
+                steps.addAll(steps(upright[row][column + 1]));
+                steps.addAll(back(level[row + 1][column]));
+                steps.addAll(back(upright[row][column]));
                 steps.add(new Segment.Close());
                 pieces.add(Piece.of(new Path(steps)));
             }
@@ -70,40 +73,41 @@ public record Interlock(@Typed.Whole @Asked(value = "Rows", first = "3", least =
         return new Point(area.x() + area.width() * column / columns, area.y() + area.height() * row / rows);
     }
 
-    /** From {@code from}, exclusive, to {@code to}; straight without chance, else with a tab to a side that chance chooses. */
-    private List<Segment> edge(Point from, Point to, double shorter, Random chance) {
-        if (chance == null) return List.of(new Segment.Line(to));
+    /** From one corner to another; straight without chance, else with a tab to a side that chance chooses. */
+    private List<Curve> edge(Point from, Point to, double shorter, Random chance) {
+        if (chance == null) return List.of(Curve.straight(from, to));
         double length = Math.hypot(to.x() - from.x(), to.y() - from.y());
         Point along = to.minus(from).times(1 / length);
         double side = chance.nextBoolean() ? 1 : -1;
         Point out = new Point(-along.y() * side, along.x() * side);
         double k = tab * shorter;
         Point foot = from.plus(along.times(length / 2 + (chance.nextDouble() * 2 - 1) * STRAY * shorter));
-        return List.of(
-                new Segment.Line(at(foot, along, out, k, -0.45, 0)),
-                new Segment.Cubic(at(foot, along, out, k, -0.15, 0.02), at(foot, along, out, k, -0.6, 0.35), at(foot, along, out, k, -0.56, 0.62)),
-                new Segment.Cubic(at(foot, along, out, k, -0.52, 0.87), at(foot, along, out, k, -0.27, 1), at(foot, along, out, k, 0, 1)),
-                new Segment.Cubic(at(foot, along, out, k, 0.27, 1), at(foot, along, out, k, 0.52, 0.87), at(foot, along, out, k, 0.56, 0.62)),
-                new Segment.Cubic(at(foot, along, out, k, 0.6, 0.35), at(foot, along, out, k, 0.15, 0.02), at(foot, along, out, k, 0.45, 0)),
-                new Segment.Line(to));
+        Point neck = at(foot, along, out, k, -0.45, 0);
+        Point left = at(foot, along, out, k, -0.56, 0.62);
+        Point top = at(foot, along, out, k, 0, 1);
+        Point right = at(foot, along, out, k, 0.56, 0.62);
+        Point end = at(foot, along, out, k, 0.45, 0);
+        return List.of(Curve.straight(from, neck),
+                Curve.cubic(neck, at(foot, along, out, k, -0.15, 0.02), at(foot, along, out, k, -0.6, 0.35), left),
+                Curve.cubic(left, at(foot, along, out, k, -0.52, 0.87), at(foot, along, out, k, -0.27, 1), top),
+                Curve.cubic(top, at(foot, along, out, k, 0.27, 1), at(foot, along, out, k, 0.52, 0.87), right),
+                Curve.cubic(right, at(foot, along, out, k, 0.6, 0.35), at(foot, along, out, k, 0.15, 0.02), end),
+                Curve.straight(end, to));
     }
 
     private static Point at(Point foot, Point along, Point out, double k, double u, double v) {
         return foot.plus(along.times(u * k)).plus(out.times(v * k));
     }
 
-    /** The same edge the other way round, ending at {@code start}, where it began. */
-    private static List<Segment> reversed(List<Segment> edge, Point start) {
-        List<Segment> back = new ArrayList<>();
-        for (int i = edge.size() - 1; i >= 0; i--) {
-            Point to = i == 0 ? start : end(edge.get(i - 1));
-            back.add(edge.get(i) instanceof Segment.Cubic c ? new Segment.Cubic(c.control2(), c.control1(), to) : new Segment.Line(to));
-        }
-        return back;
+    private static List<Segment> steps(List<Curve> edge) {
+        return edge.stream().map(Curve::step).toList();
     }
 
-    private static Point end(Segment segment) {
-        return segment instanceof Segment.Cubic c ? c.to() : ((Segment.Line) segment).to();
+    /** The same edge the other way round. */
+    private static List<Segment> back(List<Curve> edge) {
+        List<Segment> back = new ArrayList<>();
+        for (int i = edge.size() - 1; i >= 0; i--) back.add(edge.get(i).reversed().step());
+        return back;
     }
 
     @Override

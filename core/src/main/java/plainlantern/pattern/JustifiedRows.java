@@ -4,12 +4,12 @@ import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import plainlantern.geometry.Asked;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.Asked;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Questions;
+import plainlantern.asking.Typed;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Questions;
-import plainlantern.geometry.Typed;
 import plainlantern.outline.Rectangle;
 
 /**

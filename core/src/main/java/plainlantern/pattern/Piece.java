@@ -36,7 +36,7 @@ public record Piece(Outline outline, Point centre, double width, double height, 
     }
 
     private static boolean isBox(Path form) {
-        Optional<List<Point>> corners = FreeForm.corners(form);
+        Optional<List<Point>> corners = form.corners();
         if (corners.isEmpty() || corners.get().size() != 4) return false;
         Box box = form.bounds();
         return corners.get().stream().allMatch(p -> near(p.x(), box.x(), box.right()) && near(p.y(), box.y(), box.bottom()));

@@ -4,13 +4,13 @@ import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import plainlantern.geometry.Asked;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.Asked;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Questions;
+import plainlantern.asking.Typed;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Questions;
-import plainlantern.geometry.Typed;
 
 /**
  * Panels side by side, their dividers upright or leaning.
@@ -38,7 +38,8 @@ public record Polyptych(@Typed.Weights @Asked(value = "Weights", first = "1:2:1"
     public List<Piece> pieces(Box area, List<Double> aspects) {
         double free = area.width();
         for (int i = 1; i < weights.size(); i++) free -= gap / Math.cos(Math.toRadians(leanOf(i, lean)));
-        Pattern.room(free > weights.size() * THINNEST, "gap", weights.size() + " panels", area.width() / (weights.size() - 1) * Math.cos(Math.toRadians(lean)));
+        Pattern.room(free > weights.size() * THINNEST, "gap", weights.size() + " panels",
+                area.width() / (weights.size() - 1) * Math.cos(Math.toRadians(lean)));
         List<Divider> dividers = dividers(area, lean);
         if (!apart(dividers)) {
             throw new BadInput("lean", String.format(Locale.ROOT, "With this lean the dividers cross. Up to %.1f° fits.", steepest(area)));

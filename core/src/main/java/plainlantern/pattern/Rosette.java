@@ -3,13 +3,13 @@ package plainlantern.pattern;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.ArrayList;
 import java.util.List;
-import plainlantern.geometry.Asked;
+import plainlantern.asking.Asked;
+import plainlantern.asking.Questions;
+import plainlantern.asking.Typed;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path.Segment;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Questions;
-import plainlantern.geometry.Typed;
 import plainlantern.outline.Ellipse;
 
 /**
@@ -83,7 +83,8 @@ public record Rosette(@Typed.Whole @Asked(value = "Panels around", first = "8", 
             double a = from + i * step;
             Point start = at(centre, radius, a);
             Point end = at(centre, radius, a + step);
-            steps.add(new Segment.Cubic(start.plus(new Point(control, 0).turned(a)), end.minus(new Point(control, 0).turned(a + step)), end));
+            steps.add(new Segment.Cubic(start.plus(new Point(control, 0).turned(a)), end.minus(new Point(control, 0).turned(a + step)),
+                    end));
         }
     }
 

@@ -3,10 +3,10 @@ package plainlantern.pattern;
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.ArrayList;
 import java.util.List;
-import plainlantern.geometry.Asked;
+import plainlantern.asking.Asked;
+import plainlantern.asking.Questions;
+import plainlantern.asking.Typed;
 import plainlantern.geometry.Box;
-import plainlantern.geometry.Questions;
-import plainlantern.geometry.Typed;
 
 /**
  * Rows of equal pieces, each row shifted against the one above by a share of a piece with its gap; pieces end at the area's sides.

@@ -5,14 +5,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
-import plainlantern.geometry.Asked;
+import plainlantern.asking.Asked;
+import plainlantern.asking.Questions;
+import plainlantern.asking.Typed;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Convex;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 import plainlantern.geometry.Polygons;
-import plainlantern.geometry.Questions;
-import plainlantern.geometry.Typed;
 import plainlantern.outline.Rectangle;
 
 /**
@@ -74,7 +74,8 @@ public record Scatter(@Typed.Whole @Asked(value = "Panels", first = "14", least 
                     best = spot;
                 }
             }
-            all.add(new Thrown(best.x(), best.y(), smallest + (1 - smallest) * chance.nextDouble(), (chance.nextDouble() * 2 - 1) * turn, chance.nextBoolean()));
+            all.add(new Thrown(best.x(), best.y(), smallest + (1 - smallest) * chance.nextDouble(), (chance.nextDouble() * 2 - 1) * turn,
+                    chance.nextBoolean()));
         }
         return all;
     }
@@ -87,7 +88,8 @@ public record Scatter(@Typed.Whole @Asked(value = "Panels", first = "14", least 
             double width = t.upright() ? longer / proportion : longer;
             double height = t.upright() ? longer : longer / proportion;
             Point reach = inside ? reach(width, height, t.turn()) : Point.ORIGIN;
-            Point centre = new Point(area.x() + reach.x() + t.u() * (area.width() - 2 * reach.x()), area.y() + reach.y() + t.v() * (area.height() - 2 * reach.y()));
+            Point centre = new Point(area.x() + reach.x() + t.u() * (area.width() - 2 * reach.x()), area.y() + reach.y()
+                    + t.v() * (area.height() - 2 * reach.y()));
             pieces.add(new Piece(Rectangle.SHARP, centre, width, height, t.turn(), -1));
         }
         return pieces;

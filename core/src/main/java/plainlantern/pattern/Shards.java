@@ -5,13 +5,13 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
-import plainlantern.geometry.Asked;
+import plainlantern.asking.Asked;
+import plainlantern.asking.Questions;
+import plainlantern.asking.Typed;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Convex;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Questions;
-import plainlantern.geometry.Typed;
 
 /**
  * The Voronoi cells of random sites in the area, a gap between neighbours.
@@ -46,7 +46,8 @@ public record Shards(@Typed.Whole @Asked(value = "Shards", first = "12", least =
         for (int i = 0; i < count; i++) {
             sites.add(new Point(area.x() + area.width() * chance.nextDouble(), area.y() + area.height() * chance.nextDouble()));
         }
-        for (int round = 0; round < evenness; round++) sites = new ArrayList<>(cells(area, sites, 0).stream().map(Convex::centroid).toList());
+        for (int round = 0; round < evenness; round++)
+            sites = new ArrayList<>(cells(area, sites, 0).stream().map(Convex::centroid).toList());
         return sites;
     }
 

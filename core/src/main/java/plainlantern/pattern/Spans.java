@@ -3,14 +3,15 @@ package plainlantern.pattern;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
 
 /** A length divided into pieces with gaps; pieces and gaps together are the whole. */
 record Spans(double from, double length, int count, double gap, List<Double> weights) {
     /** The start and end of each piece. Positions come from the sum of the weights so far, so that nothing drifts. */
     List<double[]> all(String field, String what, String weightsField) {
         List<Double> shares = weights.isEmpty() ? Collections.nCopies(count, 1.0) : weights;
-        BadInput.unless(shares.size() == count, weightsField, count + " " + what + " need " + count + " weights, such as 1:2:1; an empty field makes them alike.");
+        BadInput.unless(shares.size() == count, weightsField, count + " " + what + " need " + count
+                + " weights, such as 1:2:1; an empty field makes them alike.");
         double free = length - (count - 1) * gap;
         double sum = shares.stream().mapToDouble(Double::doubleValue).sum();
         double least = shares.stream().mapToDouble(Double::doubleValue).min().orElseThrow();

@@ -24,7 +24,7 @@ import javax.imageio.plugins.tiff.TIFFDirectory;
 import javax.imageio.plugins.tiff.TIFFField;
 import javax.imageio.plugins.tiff.TIFFTag;
 import javax.imageio.stream.ImageOutputStream;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
 
 /** Writes finished sRGB images as files that say their resolution and their colour space. */
 public final class Encoder {
@@ -98,14 +98,17 @@ public final class Encoder {
             ImageWriteParam param = writer.getDefaultWriteParam();
             param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
             param.setCompressionType("LZW");
-            TIFFDirectory fields = TIFFDirectory.createFromMetadata(writer.getDefaultImageMetadata(ImageTypeSpecifier.createFromRenderedImage(image), param));
+            ImageTypeSpecifier kind = ImageTypeSpecifier.createFromRenderedImage(image);
+            TIFFDirectory fields = TIFFDirectory.createFromMetadata(writer.getDefaultImageMetadata(kind, param));
             BaselineTIFFTagSet tags = BaselineTIFFTagSet.getInstance();
             long[][] resolution = {{Math.round(ppi * 1000), 1000}};
             fields.addTIFFField(new TIFFField(tags.getTag(BaselineTIFFTagSet.TAG_X_RESOLUTION), TIFFTag.TIFF_RATIONAL, 1, resolution));
             fields.addTIFFField(new TIFFField(tags.getTag(BaselineTIFFTagSet.TAG_Y_RESOLUTION), TIFFTag.TIFF_RATIONAL, 1, resolution));
-            fields.addTIFFField(new TIFFField(tags.getTag(BaselineTIFFTagSet.TAG_RESOLUTION_UNIT), TIFFTag.TIFF_SHORT, 1, new char[] {BaselineTIFFTagSet.RESOLUTION_UNIT_INCH}));
+            fields.addTIFFField(new TIFFField(tags.getTag(BaselineTIFFTagSet.TAG_RESOLUTION_UNIT), TIFFTag.TIFF_SHORT, 1,
+                    new char[] {BaselineTIFFTagSet.RESOLUTION_UNIT_INCH}));
             byte[] profile = ICC_Profile.getInstance(ColorSpace.CS_sRGB).getData();
-            fields.addTIFFField(new TIFFField(new TIFFTag("ICCProfile", BaselineTIFFTagSet.TAG_ICC_PROFILE, 1 << TIFFTag.TIFF_UNDEFINED), TIFFTag.TIFF_UNDEFINED, profile.length, profile));
+            fields.addTIFFField(new TIFFField(new TIFFTag("ICCProfile", BaselineTIFFTagSet.TAG_ICC_PROFILE, 1 << TIFFTag.TIFF_UNDEFINED),
+                    TIFFTag.TIFF_UNDEFINED, profile.length, profile));
             writer.setOutput(out);
             writer.write(null, new IIOImage(image, null, fields.getAsMetadata()), param);
         } catch (IOException e) {
@@ -122,7 +125,8 @@ public final class Encoder {
      * @throws BadInput where this machine has no such library, or the format has no room for the image
      */
     public static void webp(BufferedImage image, float quality, OutputStream to) {
-        BadInput.unless(Math.max(image.getWidth(), image.getHeight()) <= MOST_WEBP, "ppi", "WebP holds at most " + MOST_WEBP + " pixels along a side. Choose fewer pixels per inch, or PNG.");
+        BadInput.unless(Math.max(image.getWidth(), image.getHeight()) <= MOST_WEBP, "ppi", "WebP holds at most " + MOST_WEBP
+                + " pixels along a side. Choose fewer pixels per inch, or PNG.");
         Iterator<ImageWriter> writers = ImageIO.getImageWritersByMIMEType("image/webp");
         BadInput.unless(writers.hasNext(), "format", NO_WEBP);
         ImageWriter writer = writers.next();

@@ -29,7 +29,8 @@ final class FastJpeg {
         int tjDecompressHeader3(Pointer handle, Memory jpeg, NativeLong size, IntByReference width, IntByReference height,
                                 IntByReference subsampling, IntByReference colours);
 
-        int tjDecompress2(Pointer handle, Memory jpeg, NativeLong size, Memory out, int width, int pitch, int height, int layout, int flags);
+        int tjDecompress2(Pointer handle, Memory jpeg, NativeLong size, Memory out, int width, int pitch, int height,
+                int layout, int flags);
 
         int tjDestroy(Pointer handle);
     }

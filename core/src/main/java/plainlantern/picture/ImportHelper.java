@@ -11,7 +11,7 @@ import java.time.LocalDateTime;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
 import plainlantern.picture.Previews.Level;
 import plainlantern.sheet.Focal;
 import plainlantern.sheet.Foot;

@@ -3,7 +3,7 @@ package plainlantern.picture;
 import java.awt.image.BufferedImage;
 import java.util.Map;
 import java.util.Optional;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
 import plainlantern.picture.Previews.Level;
 import plainlantern.sheet.Focal;
 import plainlantern.sheet.Foot;

@@ -8,8 +8,10 @@ import java.util.List;
 import plainlantern.sheet.Colour;
 
 /**
- * A picture's leading colours: the box of colours that varies most along one of its sides is cut there so that both parts vary least, again and
- * again; each box gives the mean of its pixels. (Median cut as of Heckbert, SIGGRAPH 1982, with the variance of Wan, Wong and Prusinkiewicz, ACM
+ * A picture's leading colours: the box of colours that varies most along one of its sides is cut there so that both parts vary least, again
+ * and
+ * again; each box gives the mean of its pixels. (Median cut as of Heckbert, SIGGRAPH 1982, with the variance of Wan, Wong and
+ * Prusinkiewicz, ACM
  * Transactions on Mathematical Software 1988, in place of the median, which parts clusters of unequal size.)
  */
 public final class Palette {
@@ -20,8 +22,10 @@ public final class Palette {
     /** Up to so many colours, that of the most pixels first; fewer where the picture has fewer. What cannot be seen does not count. */
     public static List<Colour> of(BufferedImage picture, int count) {
         double share = Math.min(1, (double) SIDE / Math.max(picture.getWidth(), picture.getHeight()));
-        BufferedImage small = share < 1 ? Resample.toSize(picture, Math.max(1, (int) Math.round(picture.getWidth() * share)), Math.max(1, (int) Math.round(picture.getHeight() * share))) : picture;
-        int[] seen = Arrays.stream(small.getRGB(0, 0, small.getWidth(), small.getHeight(), null, 0, small.getWidth())).filter(p -> p >>> 24 > 127).map(p -> p & 0xFFFFFF).toArray();
+        BufferedImage small = share < 1 ? Resample.toSize(picture, Math.max(1, (int) Math.round(picture.getWidth() * share)),
+                Math.max(1, (int) Math.round(picture.getHeight() * share))) : picture;
+        int[] seen = Arrays.stream(small.getRGB(0, 0, small.getWidth(), small.getHeight(), null, 0, small.getWidth()))
+                .filter(p -> p >>> 24 > 127).map(p -> p & 0xFFFFFF).toArray();
         return of(seen, count);
     }
 
@@ -35,7 +39,8 @@ public final class Palette {
             boxes.add(Box.of(Arrays.stream(most.pixels).filter(p -> (p >> most.shift & 0xFF) < most.border).toArray()));
             boxes.add(Box.of(Arrays.stream(most.pixels).filter(p -> (p >> most.shift & 0xFF) >= most.border).toArray()));
         }
-        return boxes.stream().sorted(Comparator.comparingInt((Box box) -> -box.pixels.length)).map(box -> mean(box.pixels)).distinct().toList();
+        return boxes.stream().sorted(Comparator.comparingInt((Box box) -> -box.pixels.length)).map(box -> mean(box.pixels))
+                .distinct().toList();
     }
 
     /**

@@ -31,7 +31,7 @@ import javax.imageio.ImageReader;
 import javax.imageio.ImageTypeSpecifier;
 import javax.imageio.event.IIOReadWarningListener;
 import javax.imageio.stream.ImageInputStream;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
 
 /** Reads picture files that nobody vouches for. Every refusal is a {@link BadInput} that names the file and the reason. */
 public final class PictureReader {
@@ -174,7 +174,8 @@ public final class PictureReader {
 
     private static Optional<LocalDateTime> taken(Metadata metadata) {
         return metadata.getDirectoriesOfType(ExifSubIFDDirectory.class).stream()
-                .map(exif -> exif.getString(ExifSubIFDDirectory.TAG_DATETIME_ORIGINAL)).filter(Objects::nonNull).findFirst().flatMap(text -> {
+                .map(exif -> exif.getString(ExifSubIFDDirectory.TAG_DATETIME_ORIGINAL)).filter(Objects::nonNull).findFirst()
+                        .flatMap(text -> {
                     try {
                         return Optional.of(LocalDateTime.parse(text.strip(), CAMERA));
                     } catch (DateTimeParseException e) {

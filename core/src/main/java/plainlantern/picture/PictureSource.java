@@ -2,17 +2,49 @@ package plainlantern.picture;
 
 import java.awt.image.BufferedImage;
 import java.util.Optional;
+import plainlantern.geometry.Affine;
+import plainlantern.geometry.Box;
+import plainlantern.sheet.Treated;
+import plainlantern.treating.Treating;
 
-/** Where a rendering gets its pixels from. */
+/**
+ * Where a rendering gets its pixels from: it answers for a treated picture at a wanted size. What is asked for by an id alone is the
+ * picture
+ * as it was imported; everything that is painted goes through a {@link Treated}.
+ */
 @FunctionalInterface
 public interface PictureSource {
     /**
-     * The picture with that id, upright, in interleaved bytes (see {@link PictureReader#decode}).
+     * The picture with that id, upright, in interleaved bytes (see {@link PictureReader#decode}), before any treatment.
      *
      * @param share how large a pixel of the picture will be in the output, in output pixels; the image returned may be
      *              a smaller copy as long as it still has that many pixels, any proportional size is understood
      */
     BufferedImage image(String id, double share);
+
+    /**
+     * Finished pixels of a treated picture where it is seen.
+     *
+     * @param width  the picture's own pixels across, upright
+     * @param height likewise
+     * @param map    from those pixels to the output's
+     * @param wanted the part of the output that is wanted
+     */
+    default Tile onto(Treated what, int width, int height, Affine map, Box wanted) {
+        BufferedImage image = image(what.picture(), Math.max(map.xScale(), map.yScale()));
+        Tile tile = Resample.onto(image, map.after(Affine.scale((double) width / image.getWidth(), (double) height / image.getHeight())),
+                wanted);
+        Treating.treat(what.treatment(), tile.argb());
+        return tile;
+    }
+
+    /**
+     * A treated picture of {@code width} by {@code height} pixels, or with as many as there are where that is less. {@code share} as above.
+     */
+    default BufferedImage sized(Treated what, double share, int width, int height) {
+        BufferedImage image = image(what.picture(), share);
+        return Treating.treated(what.treatment(), width < image.getWidth() ? Resample.toSize(image, width, height) : image);
+    }
 
     /** The file that the picture was imported as, where it is at hand. */
     default Optional<byte[]> original(String id) {

@@ -27,17 +27,22 @@ public record Tile(int x, int y, int width, int height, int[] argb) {
         return out;
     }
 
-    /** An image of its very pixels, TYPE_INT_ARGB: alpha is taken out of the colours in place, as such an image may be a large part of all memory. */
+    /**
+     * An image of its very pixels, TYPE_INT_ARGB: alpha is taken out of the colours in place, as such an image may be a large part of all
+     * memory.
+     */
     public BufferedImage straight() {
         for (int i = 0; i < argb.length; i++) {
             int alpha = argb[i] >>> 24;
             if (alpha == 0 || alpha == 255) continue;
             int out = alpha << 24;
-            for (int shift = 0; shift < 24; shift += 8) out |= Math.min(255, ((argb[i] >> shift & 0xFF) * 255 + alpha / 2) / alpha) << shift;
+            for (int shift = 0; shift < 24; shift += 8)
+                out |= Math.min(255, ((argb[i] >> shift & 0xFF) * 255 + alpha / 2) / alpha) << shift;
             argb[i] = out;
         }
         ColorModel plain = ColorModel.getRGBdefault();
-        WritableRaster raster = Raster.createWritableRaster(plain.createCompatibleSampleModel(width, height), new DataBufferInt(argb, argb.length), null);
+        WritableRaster raster = Raster.createWritableRaster(plain.createCompatibleSampleModel(width, height),
+                new DataBufferInt(argb, argb.length), null);
         return new BufferedImage(plain, raster, false, null);
     }
 

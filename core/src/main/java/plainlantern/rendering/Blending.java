@@ -7,7 +7,8 @@ import plainlantern.sheet.Blend;
 import plainlantern.sheet.Look;
 
 /**
- * Lays one pixel over another by W3C Compositing and Blending Level 1, all values 0 to 1: {@code Cs' = (1 − αb)·Cs + αb·B(Cb, Cs)}, then source
+ * Lays one pixel over another by W3C Compositing and Blending Level 1, all values 0 to 1: {@code Cs' = (1 − αb)·Cs + αb·B(Cb, Cs)}, then
+ * source
  * over. Pixels are 0xAARRGGBB with alpha multiplied in.
  */
 final class Blending {
@@ -74,7 +75,8 @@ final class Blending {
     private static double[] colour(int pixel, double alpha) {
         if (alpha == 0) return new double[3];
         double unit = 255 * alpha;
-        return new double[] {Math.min(1, (pixel >> 16 & 0xFF) / unit), Math.min(1, (pixel >> 8 & 0xFF) / unit), Math.min(1, (pixel & 0xFF) / unit)};
+        return new double[] {Math.min(1, (pixel >> 16 & 0xFF) / unit), Math.min(1, (pixel >> 8 & 0xFF) / unit),
+                Math.min(1, (pixel & 0xFF) / unit)};
     }
 
     private static int byteOf(double value) {

@@ -42,7 +42,9 @@ final class Blur {
         return cells.blurred(cover);
     }
 
-    /** The same of what is painted in {@code paint}, by its alpha, moved and grown by whole pixels; shrunk where {@code grow} is negative. */
+    /**
+     * The same of what is painted in {@code paint}, by its alpha, moved and grown by whole pixels; shrunk where {@code grow} is negative.
+     */
     static byte[] of(Tile paint, int dx, int dy, int grow, double deviation, Tile like) {
         Cells cells = new Cells(deviation, like);
         byte[] alpha = grown(paint, grow);
@@ -58,14 +60,18 @@ final class Blur {
         return cells.blurred(cover);
     }
 
-    /** The highest alpha within so many pixels along both axes, or the lowest where {@code by} is negative; a tile larger by that on each side. */
+    /**
+     * The highest alpha within so many pixels along both axes, or the lowest where {@code by} is negative; a tile larger by that on each
+     * side.
+     */
     private static byte[] grown(Tile paint, int by) {
         int room = Math.max(0, by);
         int width = paint.width() + 2 * room;
         int height = paint.height() + 2 * room;
         byte[] out = new byte[width * height];
         for (int y = 0; y < paint.height(); y++) {
-            for (int x = 0; x < paint.width(); x++) out[(y + room) * width + x + room] = (byte) (paint.argb()[y * paint.width() + x] >>> 24);
+            for (int x = 0; x < paint.width(); x++)
+                out[(y + room) * width + x + room] = (byte) (paint.argb()[y * paint.width() + x] >>> 24);
         }
         if (by == 0) return out;
         for (int y = 0; y < height; y++) most(out, y * width, 1, width, by);
@@ -122,7 +128,8 @@ final class Blur {
         private static float[] kernel(double deviation) {
             int half = (int) Math.ceil(3.5 * deviation);
             float[] out = new float[2 * half + 1];
-            double[] bell = IntStream.rangeClosed(-half, half).mapToDouble(i -> deviation == 0 ? 1 : Math.exp(-i * i / (2 * deviation * deviation))).toArray();
+            double[] bell = IntStream.rangeClosed(-half, half).mapToDouble(i -> deviation == 0 ? 1
+                    : Math.exp(-i * i / (2 * deviation * deviation))).toArray();
             double sum = 0;
             for (double share : bell) sum += share;
             for (int i = 0; i < out.length; i++) out[i] = (float) (bell[i] / sum);

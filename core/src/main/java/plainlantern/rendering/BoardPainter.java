@@ -5,27 +5,29 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import plainlantern.arranging.Shapes;
+import plainlantern.asking.Typed;
+import plainlantern.asking.Unit;
 import plainlantern.fitting.Coverage;
 import plainlantern.fitting.PanelState;
+import plainlantern.fitting.Shown;
 import plainlantern.fitting.Sitting;
 import plainlantern.fitting.Vistas;
 import plainlantern.geometry.Box;
-import plainlantern.geometry.Unit;
+import plainlantern.geometry.Path;
 import plainlantern.outline.Grip;
 import plainlantern.outline.PathData;
-import plainlantern.outline.Rectangle;
+import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.scene.Scene;
-import plainlantern.scene.Scene.PictureLayer;
-import plainlantern.sheet.Content.OwnPicture;
-import plainlantern.sheet.Content.VistaSlice;
-import plainlantern.sheet.Content.Words;
-import plainlantern.sheet.Panel;
+import plainlantern.sheet.Content;
+import plainlantern.sheet.Element;
+import plainlantern.sheet.Holder;
 import plainlantern.sheet.Picture;
-import plainlantern.sheet.Placement;
-import plainlantern.sheet.Role;
+import plainlantern.sheet.PictureLayer;
+import plainlantern.sheet.Pose;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
 import plainlantern.sheet.Vista;
+import plainlantern.sheet.Words;
 
 /**
  * The scene as the workbench shows it: one group a panel, holding what the scene paints, the form to grab, and the numbers
@@ -35,80 +37,96 @@ public final class BoardPainter {
     private BoardPainter() {}
 
     /** One panel's group. {@code href} gives the address of a picture's preview. */
-    public static String panel(Sheet sheet, Panel panel, Function<PictureLayer, String> href) {
+    public static String panel(Sheet sheet, Element panel, Function<PaintedPicture, String> href) {
         PanelState state = PanelState.of(sheet, panel);
-        StringBuilder out = new StringBuilder("<g class=\"panel ").append(state.label()).append(' ').append(panel.role().label()).append(panel.hidden() ? " out" : "").append(panel.locked() ? " locked" : "")
+        StringBuilder out = new StringBuilder("<g class=\"panel ").append(state.label()).append(' ').append(panel.kind())
+                .append(panel.hidden() ? " out" : "").append(panel.locked() ? " locked" : "")
                 .append("\" data-id=\"").append(panel.id()).append("\" data-panel=\"")
                 .append(attribute(SheetJson.MAPPER.writeValueAsString(numbers(sheet, panel, state.label())))).append("\">");
-        String form = PathData.of(panel.pathOnSheet());
-        out.append("<path class=\"form\" fill-rule=\"evenodd\" d=\"").append(form).append("\"/>");
-        if (Scene.paints(panel)) out.append(SvgPainter.item(Scene.item(sheet, panel), href, "", true));
-        if (state == PanelState.BARE) PanelState.bare(sheet, panel).ifPresent(bare -> out.append("<path class=\"bare-area\" fill-rule=\"evenodd\" d=\"")
+        Path path = panel.pathOnSheet();
+        out.append("<path class=\"form\" fill-rule=\"").append(path.rule().label()).append("\" d=\"")
+                .append(PathData.of(path)).append("\"/>");
+        if (panel.paints()) out.append(SvgPainter.item(Scene.item(sheet, panel), href, "", true));
+        if (state == PanelState.BARE) panel.holder().flatMap(holder -> PanelState.bare(sheet, holder))
+                .ifPresent(bare -> out.append("<path class=\"bare-area\" fill-rule=\"evenodd\" d=\"")
                 .append(PathData.of(bare.mapped(panel.seat().toSheet()))).append("\"/>"));
         return out.append("</g>").toString();
     }
 
     /** What lies behind all panels. */
-    public static String paper(Sheet sheet, Function<PictureLayer, String> href) {
+    public static String paper(Sheet sheet, Function<PaintedPicture, String> href) {
         return Scene.paper(sheet).map(paper -> SvgPainter.item(paper, href, "", false)).orElse("");
     }
 
     /** Everything a gesture needs: the seat, the upright bounds, and how the picture sits. */
-    private static Map<String, Object> numbers(Sheet sheet, Panel panel, String state) {
+    private static Map<String, Object> numbers(Sheet sheet, Element panel, String state) {
         Box bounds = panel.boundsOnSheet();
         Map<String, Object> numbers = new LinkedHashMap<>();
         numbers.put("name", panel.name());
         numbers.put("state", state);
         numbers.put("size", sheet.unit().show(panel.seat().width(), sheet.ppi()) + " \u00d7 " + sheet.length(panel.seat().height()));
         numbers.put("seat", panel.seat());
-        numbers.put("form", panel.outline().label());
+        numbers.put("form", panel.holder().map(holder -> holder.outline().label()).orElse(panel.kind()));
         if (!panel.group().isEmpty()) numbers.put("group", panel.group());
         if (panel.locked()) numbers.put("locked", true);
-        if (panel.role() != Role.PANEL) numbers.put("role", panel.role());
-        panel.finish().shadow().ifPresent(shadow -> numbers.put("shadow", Map.of("distance", shadow.distance(), "direction", shadow.direction())));
-        panel.finish().inner().ifPresent(shadow -> numbers.put("inner", Map.of("distance", shadow.distance(), "direction", shadow.direction())));
+        if (panel.panel().isEmpty()) numbers.put("role", panel.kind());
+        panel.finish().shadow().ifPresent(shadow -> numbers.put("shadow",
+                Map.of("distance", shadow.distance(), "direction", shadow.direction())));
+        panel.finish().inner().ifPresent(shadow -> numbers.put("inner",
+                Map.of("distance", shadow.distance(), "direction", shadow.direction())));
         if (panel.hidden()) numbers.put("hidden", true);
+        numbers.put("bounds", new double[] {bounds.x(), bounds.y(), bounds.right(), bounds.bottom()});
+        panel.holder().ifPresent(holder -> numbers.putAll(numbers(sheet, holder)));
+        return numbers;
+    }
+
+    /** What of it concerns its form and its layers. */
+    private static Map<String, Object> numbers(Sheet sheet, Holder panel) {
+        Map<String, Object> numbers = new LinkedHashMap<>();
         List<Grip> grips = panel.outline().grips(panel.seat().width(), panel.seat().height());
         if (!grips.isEmpty()) numbers.put("grips", grips.stream()
                 .map(g -> Map.of("name", g.name(), "at", g.at(), "value", g.share() ? Unit.percent(g.value()) : sheet.length(g.value())))
                 .toList());
-        if (!(panel.outline() instanceof Rectangle)) Shapes.corners(panel).ifPresent(corners -> numbers.put("corners", corners));
-        numbers.put("bounds", new double[] {bounds.x(), bounds.y(), bounds.right(), bounds.bottom()});
+        // A rectangle's corners are those of its box, which has handles of its own.
+        if (panel.outline().ownSides()) Shapes.corners(panel).ifPresent(corners -> numbers.put("corners", corners));
         Map<Integer, Object> pictures = new LinkedHashMap<>();
-        for (int i = 0; i < panel.content().size(); i++)
-            if (panel.content().get(i).pictured() && !panel.content().get(i).look().off()) pictures.put(i, picture(sheet, panel, i));
         Map<Integer, Words> words = new LinkedHashMap<>();
-        for (int i = 0; i < panel.content().size(); i++) if (panel.content().get(i) instanceof Words w && !w.look().off()) words.put(i, w);
+        for (int i = 0; i < panel.content().size(); i++) {
+            int at = i;
+            Content layer = panel.content().get(i);
+            if (layer.look().off()) continue;
+            layer.picture().ifPresent(picture -> pictures.put(at, picture(sheet, panel, picture)));
+            layer.words().ifPresent(w -> words.put(at, w));
+        }
         if (!words.isEmpty()) numbers.put("words", words);
         if (!pictures.isEmpty()) numbers.put("pictures", pictures);
-        if (panel.acting(-1) >= 0) numbers.put("front", panel.acting(-1));
+        if (panel.acting(Typed.FRONTMOST) >= 0) numbers.put("front", panel.acting(Typed.FRONTMOST));
         return numbers;
     }
 
-    private static Map<String, Object> picture(Sheet sheet, Panel panel, int layer) {
-        OwnPicture own = Vistas.shown(sheet, panel, layer).orElseThrow();
-        Picture picture = sheet.picture(own.picture());
-        Map<String, Object> shown = sitting(Sitting.of(panel, picture), own.placement(), own.held());
-        picture.focal().ifPresent(focal -> shown.put("focal", focal));
-        if (panel.content().get(layer) instanceof VistaSlice slice) {
-            shown.put("vista", slice.vista());
-            shown.put("through", Vistas.through(panel, slice));
-            if (slice.carried()) shown.put("carried", true);
-        }
-        return shown;
+    private static Map<String, Object> picture(Sheet sheet, Holder panel, PictureLayer layer) {
+        Shown shown = Vistas.shown(sheet, panel, layer);
+        Map<String, Object> numbers = sitting(Sitting.of(panel, shown.picture()), shown.pose(), shown.held());
+        shown.picture().focal().ifPresent(focal -> numbers.put("focal", focal));
+        layer.slice().ifPresent(slice -> {
+            numbers.put("vista", slice.vista());
+            numbers.put("through", Vistas.through(panel, layer));
+            if (slice.carried()) numbers.put("carried", true);
+        });
+        return numbers;
     }
 
     /** How a vista lies, for gestures that move it whole: as {@link #numbers} tell it of a picture, in the sheet's frame. */
     public static Map<String, Object> vista(Sheet sheet, Vista vista) {
         Picture picture = sheet.picture(vista.picture());
-        Map<String, Object> numbers = sitting(Vistas.sitting(sheet, vista), Vistas.placement(vista, picture), vista.held());
+        Map<String, Object> numbers = sitting(Vistas.sitting(sheet, vista), Vistas.pose(vista, picture), vista.held());
         numbers.put("id", vista.id());
         picture.focal().ifPresent(focal -> numbers.put("focal", focal));
         numbers.put("middle", Vistas.sitting(sheet, vista).middle());
         return numbers;
     }
 
-    private static Map<String, Object> sitting(Sitting sitting, Placement placement, boolean held) {
+    private static Map<String, Object> sitting(Sitting sitting, Pose placement, boolean held) {
         Coverage coverage = Coverage.of(sitting, placement);
         Map<String, Object> numbers = new LinkedHashMap<>();
         numbers.put("width", sitting.width());
@@ -123,12 +141,13 @@ public final class BoardPainter {
     }
 
     /** A small drawing of one panel alone, for its card: the form with what it shows. */
-    public static String card(Sheet sheet, Panel panel, Function<PictureLayer, String> href) {
+    public static String card(Sheet sheet, Element panel, Function<PaintedPicture, String> href) {
         Box box = panel.boundsOnSheet();
         StringBuilder out = new StringBuilder("<svg viewBox=\"").append(number(box.x())).append(' ').append(number(box.y()))
                 .append(' ').append(number(box.width())).append(' ').append(number(box.height())).append("\" aria-hidden=\"true\">");
-        out.append("<path class=\"form\" fill-rule=\"evenodd\" d=\"").append(PathData.of(panel.pathOnSheet())).append("\"/>");
-        if (Scene.paints(panel)) out.append(SvgPainter.item(Scene.item(sheet, panel).unshaded(), href, "card-", false));
+        out.append("<path class=\"form\" fill-rule=\"").append(panel.pathOnSheet().rule().label()).append("\" d=\"")
+                .append(PathData.of(panel.pathOnSheet())).append("\"/>");
+        if (panel.paints()) out.append(SvgPainter.item(Scene.item(sheet, panel).unshaded(), href, "card-", false));
         return out.append("</svg>").toString();
     }
 

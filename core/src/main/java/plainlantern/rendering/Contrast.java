@@ -5,20 +5,20 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import plainlantern.asking.Unit;
 import plainlantern.checking.Legibility;
-import plainlantern.fitting.Lettering;
+import plainlantern.fitting.Typesetting;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Unit;
-import plainlantern.picture.Light;
 import plainlantern.picture.PictureSource;
 import plainlantern.scene.Scene;
+import plainlantern.sheet.Caption;
 import plainlantern.sheet.Colour;
-import plainlantern.sheet.Content.Wash;
-import plainlantern.sheet.Content.Words;
-import plainlantern.sheet.Panel;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.Wash;
+import plainlantern.sheet.Words;
+import plainlantern.treating.Light;
 
 /** How well words stand out from what is really behind them, by WCAG 2.2: relative luminance and contrast ratio, 1 to 21. */
 public final class Contrast {
@@ -38,15 +38,16 @@ public final class Contrast {
     /**
      * A caption's words against what lies behind them on the sheet, looked at in spots a quarter of the letters' size;
      * empty where it has no words. The plate
-     * proposed, in whole percent, has its own colour; where none of that is enough, or there is no plate yet, black or white, whichever is farther from the words'.
+     * proposed, in whole percent, has its own colour; where none of that is enough, or there is no plate yet, black or white, whichever is
+     * farther from the words'.
      */
-    public static Optional<Legibility> of(Sheet sheet, Panel caption, PictureSource pictures) {
-        Optional<Words> words = caption.content().stream().filter(Words.class::isInstance).map(Words.class::cast).findFirst();
-        Path outlines = words.map(w -> Lettering.outlines(caption, w)).orElse(new Path(List.of()));
-        if (outlines.segments().isEmpty()) return Optional.empty();
+    public static Optional<Legibility> of(Sheet sheet, Caption caption, PictureSource pictures) {
+        Optional<Words> words = caption.content().stream().flatMap(layer -> layer.words().stream()).findFirst();
+        Path outlines = words.map(w -> Typesetting.outlines(caption, w)).orElse(Path.EMPTY);
+        if (outlines.empty()) return Optional.empty();
         Words text = words.get();
         int[] behind = behind(sheet, caption, outlines.bounds(), text.style().size() / 4, pictures);
-        Optional<Wash> plate = caption.content().get(0) instanceof Wash wash ? Optional.of(wash) : Optional.empty();
+        Optional<Wash> plate = caption.plate();
         Colour farther = Light.luminance(text.colour().rgb()) < 0.18 ? Colour.WHITE : new Colour(0);
         Colour own = plate.map(wash -> wash.stops().get(0).colour()).orElse(farther);
         double now = plate.map(wash -> wash.look().opacity() * wash.stops().get(0).opacity()).orElse(0.0);
@@ -56,7 +57,8 @@ public final class Contrast {
     }
 
     private static Optional<Double> least(int[] behind, Colour plate, Words text) {
-        return IntStream.rangeClosed(0, 100).mapToObj(percent -> percent / 100.0).filter(opacity -> lowest(behind, plate, opacity, text) >= ENOUGH).findFirst();
+        return IntStream.rangeClosed(0, 100).mapToObj(percent -> percent / 100.0)
+                .filter(opacity -> lowest(behind, plate, opacity, text) >= ENOUGH).findFirst();
     }
 
     private static double lowest(int[] behind, Colour plate, double opacity, Words text) {
@@ -78,7 +80,7 @@ public final class Contrast {
     }
 
     /** The colours behind a box in the caption's own frame, in spots of so many mm, at most 60 by 60 of them. */
-    private static int[] behind(Sheet sheet, Panel caption, Box letters, double spot, PictureSource pictures) {
+    private static int[] behind(Sheet sheet, Caption caption, Box letters, double spot, PictureSource pictures) {
         List<Scene.Item> below = new ArrayList<>();
         Scene whole = Scene.of(sheet);
         for (Scene.Item item : whole.items()) {
@@ -87,15 +89,18 @@ public final class Contrast {
         }
         Box seen = Path.box(letters).mapped(caption.seat().toSheet()).bounds().grown(spot);
         double side = Math.max(spot, Math.max(seen.width(), seen.height()) / 400);
-        BufferedImage page = RasterPainter.part(new Scene(whole.width(), whole.height(), whole.paper(), below), seen, Unit.MM_PER_INCH / side, pictures);
+        BufferedImage page = RasterPainter.part(new Scene(whole.width(), whole.height(), whole.paper(), below), seen,
+                Unit.MM_PER_INCH / side, pictures);
         int across = (int) Math.max(2, Math.min(SAMPLES, Math.ceil(letters.width() / spot)));
         int down = (int) Math.max(2, Math.min(SAMPLES, Math.ceil(letters.height() / spot)));
         int[] colours = new int[across * down];
         for (int i = 0; i < colours.length; i++) {
-            Point at = caption.seat().toSheet().apply(new Point(letters.x() + (i % across + 0.5) * letters.width() / across, letters.y() + (i / across + 0.5) * letters.height() / down));
+            Point at = caption.seat().toSheet().apply(new Point(letters.x() + (i % across + 0.5) * letters.width() / across,
+                    letters.y() + (i / across + 0.5) * letters.height() / down));
             int x = (int) ((at.x() - seen.x()) / seen.width() * page.getWidth());
             int y = (int) ((at.y() - seen.y()) / seen.height() * page.getHeight());
-            colours[i] = page.getRGB(Math.min(page.getWidth() - 1, Math.max(0, x)), Math.min(page.getHeight() - 1, Math.max(0, y))) & 0xFFFFFF;
+            colours[i] = page.getRGB(Math.min(page.getWidth() - 1, Math.max(0, x)),
+                    Math.min(page.getHeight() - 1, Math.max(0, y))) & 0xFFFFFF;
         }
         return colours;
     }

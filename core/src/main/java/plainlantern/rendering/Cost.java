@@ -5,13 +5,13 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import plainlantern.asking.Unit;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
-import plainlantern.geometry.Unit;
 import plainlantern.scene.Page;
-import plainlantern.scene.Scene;
 import plainlantern.scene.Scene.Item;
-import plainlantern.scene.Scene.PictureLayer;
+import plainlantern.scene.Scene.PaintedPicture;
+import plainlantern.scene.Scene;
 
 /**
  * How many bytes of memory a painting takes at most, before it is begun: its page, the elements that are painted at once, and the pictures
@@ -34,10 +34,10 @@ public final class Cost {
     /** What pictures take, bytes. */
     public interface Pictures {
         /** While one is being read, file included. {@code share} as {@link plainlantern.picture.PictureSource} has it. */
-        long reading(PictureLayer picture, double share);
+        long reading(PaintedPicture picture, double share);
 
         /** Of one that was read. */
-        long held(PictureLayer picture, double share);
+        long held(PaintedPicture picture, double share);
 
         /** Of all that are kept together. */
         long mostHeld();
@@ -90,16 +90,15 @@ public final class Cost {
     }
 
     private static List<Item> items(Scene scene) {
-        List<Item> all = new ArrayList<>(scene.items());
+        List<Item> all = new ArrayList<>(scene.joined().items());
         scene.paper().ifPresent(all::add);
         return all;
     }
 
     private static long tiles(Item item, Affine toPixels, int[] size) {
-        boolean blurred = item.soft().isPresent() || item.inner().isPresent() || !item.shades().isEmpty();
         Box reach = item.clip().mapped(toPixels).bounds();
         long area = (long) (Math.min(reach.width() + 1, size[0]) * Math.min(reach.height() + 1, size[1]));
-        return blurred ? area * PAGE * BLURRED : Math.min(area, RasterPainter.BAND) * PAGE * TILES;
+        return item.blurred() ? area * PAGE * BLURRED : Math.min(area, RasterPainter.BAND) * PAGE * TILES;
     }
 
     /** Of the pictures that touch a page: those that are kept, and the two dearest while they are read. */
@@ -110,11 +109,10 @@ public final class Cost {
         for (Item item : items(page.scene())) {
             Box reach = item.clip().mapped(toPixels).bounds();
             if (reach.right() < 0 || reach.bottom() < 0 || reach.x() > size[0] || reach.y() > size[1]) continue;
-            for (Scene.Layer layer : item.layers()) {
-                if (!(layer instanceof PictureLayer picture)) continue;
+            for (PaintedPicture picture : item.pictures()) {
                 Affine map = toPixels.after(picture.pixelsToSheet());
                 double share = Math.max(map.xScale(), map.yScale());
-                held.merge(picture.picture(), pictures.held(picture, share), Math::max);
+                held.merge(picture.treated().picture(), pictures.held(picture, share), Math::max);
                 reading.add(pictures.reading(picture, share));
                 passing.add(pictures.reading(picture, share) - pictures.held(picture, share));
             }

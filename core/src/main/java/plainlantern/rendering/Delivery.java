@@ -11,8 +11,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
-import plainlantern.geometry.BadInput;
-import plainlantern.geometry.Choice;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Choice;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.PictureSource;
 import plainlantern.scene.Extent;
@@ -22,65 +22,120 @@ import plainlantern.scene.Scene;
 /**
  * How a sheet, or several, are handed over.
  *
- * @param ppi     pixels an inch, 1 to 4800; PDF and SVG: the most that their pictures have
- * @param scale   how many times as large as on the sheet, 0.01 to 100
- * @param paper   whether the paper is painted; JPEG always is on paper, white where the sheet has none
- * @param bleed   whether a whole sheet is painted with its bleed
- * @param marks   PDF: whether marks tell where to cut
- * @param quality JPEG, WebP and the pictures in PDF and SVG: 1 to 100
- * @param chroma  JPEG: how finely colour is kept
- * @param atMost  JPEG: the most bytes that the file may have, by a lower quality if need be; 0 for any number
- * @param live    PDF and SVG: whether words stay text
- * @param linked  SVG: whether its pictures are files beside it
- * @param names   what the files of several pages are called, see {@link FileNames}
+ * @param ppi   pixels an inch, 1 to 4800; PDF and SVG: the most that their pictures have
+ * @param scale how many times as large as on the sheet, 0.01 to 100
+ * @param names what the files of several pages are called, see {@link FileNames}
  */
-public record Delivery(Format format, Extent extent, double ppi, double scale, boolean paper, boolean bleed, boolean marks, int quality, Chroma chroma,
-                       long atMost, boolean live, boolean linked, String names) {
-    /** How finely a JPEG keeps colour against brightness: in full, at half along both axes, or in full from quality 90 on (common practice). */
+public record Delivery(Format format, Extent extent, double ppi, double scale, Edges edges, Packing packing, Parts parts, String names) {
+    /**
+     * How finely a JPEG keeps colour against brightness: in full, at half along both axes, or in full from quality 90 on (common practice).
+     */
     public enum Chroma implements Choice { BY_QUALITY, FULL, HALF }
+
+    /**
+     * What lies behind and around a page.
+     *
+     * @param paper whether the paper is painted; JPEG always is on paper, white where the sheet has none
+     * @param bleed whether a whole sheet is painted with its bleed
+     * @param marks PDF: whether marks tell where to cut
+     */
+    public record Edges(boolean paper, boolean bleed, boolean marks) {}
+
+    /**
+     * How tightly pixels are packed.
+     *
+     * @param quality JPEG, WebP and the pictures in PDF and SVG: 1 to 100
+     * @param chroma  JPEG: how finely colour is kept
+     * @param atMost  JPEG: the most bytes that the file may have, by a lower quality if need be; 0 for any number
+     */
+    public record Packing(int quality, Chroma chroma, long atMost) {
+        public Packing {
+            BadInput.unless(quality >= 1 && quality <= 100, "quality", "Quality goes from 1 to 100.");
+            BadInput.unless(atMost >= 0, "atMost", "A file cannot be smaller than nothing.");
+        }
+    }
+
+    /**
+     * What stays a part of its own in a file that is not all pixels.
+     *
+     * @param live   PDF and SVG: whether words stay text
+     * @param linked SVG: whether its pictures are files beside it
+     */
+    public record Parts(boolean live, boolean linked) {}
 
     private static final int FULL_FROM = 90;
 
     public Delivery {
         BadInput.unless(ppi >= 1 && ppi <= 4800, "ppi", "Pixels per inch go from 1 to 4800.");
         BadInput.unless(scale >= 0.01 && scale <= 100, "scale", "Scale goes from 1 % to 10,000 %.");
-        BadInput.unless(quality >= 1 && quality <= 100, "quality", "Quality goes from 1 to 100.");
-        BadInput.unless(atMost >= 0, "atMost", "A file cannot be smaller than nothing.");
         BadInput.unless(names.length() <= 200, "names", "The names' pattern has at most 200 characters.");
     }
 
     /** The whole sheet on its paper, as people mostly want it. */
     public static Delivery of(Format format, double ppi) {
-        return new Delivery(format, Extent.SHEET, ppi, 1, true, false, false, 92, Chroma.BY_QUALITY, 0, format == Format.PDF, false, FileNames.USUAL);
+        return new Delivery(format, Extent.SHEET, ppi, 1, new Edges(true, false, false), new Packing(92, Chroma.BY_QUALITY, 0),
+                new Parts(format == Format.PDF, false), FileNames.USUAL);
+    }
+
+    public boolean paper() {
+        return edges.paper();
+    }
+
+    public boolean bleed() {
+        return edges.bleed();
+    }
+
+    public boolean marks() {
+        return edges.marks();
+    }
+
+    public int quality() {
+        return packing.quality();
+    }
+
+    public Chroma chroma() {
+        return packing.chroma();
+    }
+
+    public long atMost() {
+        return packing.atMost();
+    }
+
+    public boolean live() {
+        return parts.live();
+    }
+
+    public boolean linked() {
+        return parts.linked();
     }
 
     public Delivery withPaper(boolean now) {
-        return new Delivery(format, extent, ppi, scale, now, bleed, marks, quality, chroma, atMost, live, linked, names);
+        return new Delivery(format, extent, ppi, scale, new Edges(now, bleed(), marks()), packing, parts, names);
     }
 
     public Delivery withQuality(int now, Chroma nowChroma, long nowAtMost) {
-        return new Delivery(format, extent, ppi, scale, paper, bleed, marks, now, nowChroma, nowAtMost, live, linked, names);
+        return new Delivery(format, extent, ppi, scale, edges, new Packing(now, nowChroma, nowAtMost), parts, names);
     }
 
     public Delivery withWords(boolean nowLive, boolean nowLinked) {
-        return new Delivery(format, extent, ppi, scale, paper, bleed, marks, quality, chroma, atMost, nowLive, nowLinked, names);
+        return new Delivery(format, extent, ppi, scale, edges, packing, new Parts(nowLive, nowLinked), names);
     }
 
     public Delivery withEdges(boolean nowBleed, boolean nowMarks) {
-        return new Delivery(format, extent, ppi, scale, paper, nowBleed, nowMarks, quality, chroma, atMost, live, linked, names);
+        return new Delivery(format, extent, ppi, scale, new Edges(paper(), nowBleed, nowMarks), packing, parts, names);
     }
 
     public Delivery scaled(double now) {
-        return new Delivery(format, extent, ppi, now, paper, bleed, marks, quality, chroma, atMost, live, linked, names);
+        return new Delivery(format, extent, ppi, now, edges, packing, parts, names);
     }
 
     public Delivery of(Extent now, String nowNames) {
-        return new Delivery(format, now, ppi, scale, paper, bleed, marks, quality, chroma, atMost, live, linked, nowNames);
+        return new Delivery(format, now, ppi, scale, edges, packing, parts, nowNames);
     }
 
     /** Whether so many pages become files in one archive. */
     public boolean archived(int pages) {
-        return format == Format.SVG && linked || pages > 1 && (extent.apart() || format != Format.PDF);
+        return format == Format.SVG && linked() || pages > 1 && (extent.apart() || format != Format.PDF);
     }
 
     public String extension(int pages) {
@@ -109,7 +164,7 @@ public record Delivery(Format format, Extent extent, double ppi, double scale, b
 
     /** What is painted of a page. */
     Scene scene(Page page) {
-        return paper ? page.scene() : page.scene().bare();
+        return paper() ? page.scene() : page.scene().bare();
     }
 
     /** The finished file of one page. */
@@ -139,7 +194,7 @@ public record Delivery(Format format, Extent extent, double ppi, double scale, b
         zip.setLevel(1);
         for (int i = 0; i < pages.size(); i++) {
             Progress part = progress.part((double) i / pages.size(), (double) (i + 1) / pages.size());
-            if (format == Format.SVG && linked) {
+            if (format == Format.SVG && linked()) {
                 SvgDelivery svg = SvgDelivery.of(this, pages.get(i), pictures, "pictures/" + files.get(i) + "-");
                 for (Map.Entry<String, byte[]> picture : svg.pictures().entrySet()) put(zip, picture.getKey(), picture.getValue());
                 put(zip, files.get(i) + ".svg", svg.document().getBytes(StandardCharsets.UTF_8));
@@ -167,7 +222,7 @@ public record Delivery(Format format, Extent extent, double ppi, double scale, b
             case PNG -> Encoder.png(painted(page, pictures, painting), ppi, out);
             case JPEG -> out.write(jpeg(page, pictures, painting));
             case TIFF -> Encoder.tiff(painted(page, pictures, painting), ppi, out);
-            case WEBP -> Encoder.webp(painted(page, pictures, painting), quality / 100f, out);
+            case WEBP -> Encoder.webp(painted(page, pictures, painting), quality() / 100f, out);
             case SVG -> out.write(SvgDelivery.of(this, page, pictures, "").document().getBytes(StandardCharsets.UTF_8));
             case OPENRASTER -> LayeredFile.write(this, page, pictures, progress, out);
             case PDF -> throw new IllegalStateException("PDF is written elsewhere");
@@ -175,29 +230,30 @@ public record Delivery(Format format, Extent extent, double ppi, double scale, b
     }
 
     BufferedImage painted(Page page, PictureSource pictures, Progress progress) {
-        return RasterPainter.paint(page, ppi, scale, paper, pictures, progress);
+        return RasterPainter.paint(page, ppi, scale, paper(), pictures, progress);
     }
 
     private byte[] jpeg(Page page, PictureSource pictures, Progress progress) {
         BufferedImage image = RasterPainter.paint(page.showing(page.scene().onPaper(page.box())), ppi, scale, true, pictures, progress);
-        byte[] best = jpeg(image, quality);
-        if (atMost == 0 || best.length <= atMost) return best;
+        byte[] best = jpeg(image, quality());
+        if (atMost() == 0 || best.length <= atMost()) return best;
         int low = 1;
-        int high = quality - 1;
+        int high = quality() - 1;
         best = null;
         while (low <= high) {
             int middle = (low + high) / 2;
             byte[] tried = jpeg(image, middle);
-            if (tried.length <= atMost) best = tried;
-            if (tried.length <= atMost) low = middle + 1;
+            if (tried.length <= atMost()) best = tried;
+            if (tried.length <= atMost()) low = middle + 1;
             else high = middle - 1;
         }
-        if (best == null) throw new BadInput("atMost", "Even at the lowest quality this is more than " + atMost / 1000 + " kB. Choose fewer pixels per inch.");
+        if (best == null) throw new BadInput("atMost", "Even at the lowest quality this is more than " + atMost() / 1000
+                + " kB. Choose fewer pixels per inch.");
         return best;
     }
 
     byte[] jpeg(BufferedImage image, int tried) {
-        boolean full = chroma == Chroma.FULL || chroma == Chroma.BY_QUALITY && tried >= FULL_FROM;
+        boolean full = chroma() == Chroma.FULL || chroma() == Chroma.BY_QUALITY && tried >= FULL_FROM;
         return Encoder.jpeg(image, tried / 100f, full, ppi);
     }
 }

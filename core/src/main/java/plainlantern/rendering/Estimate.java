@@ -16,12 +16,15 @@ import plainlantern.geometry.Path;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.PictureSource;
 import plainlantern.scene.Page;
+import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.scene.Scene;
-import plainlantern.scene.Scene.PictureLayer;
+import plainlantern.sheet.Treated;
 
 /**
- * About how many bytes a delivery will have, before it is made: a few small squares of it are painted and encoded as they will be, and stand
- * for the rest. What was painted last is kept, so that another format or quality of the same is told at once; estimates beyond a few at once
+ * About how many bytes a delivery will have, before it is made: a few small squares of it are painted and encoded as they will be, and
+ * stand
+ * for the rest. What was painted last is kept, so that another format or quality of the same is told at once; estimates beyond a few at
+ * once
  * wait for each other.
  */
 public final class Estimate {
@@ -84,28 +87,33 @@ public final class Estimate {
             }
         }
         double whole = bytes / seen * all;
-        return Math.round(delivery.format() == Format.JPEG && delivery.atMost() > 0 ? Math.min(whole, (double) delivery.atMost() * pages.size()) : whole);
+        return Math.round(delivery.format() == Format.JPEG && delivery.atMost() > 0
+                ? Math.min(whole, (double) delivery.atMost() * pages.size()) : whole);
     }
 
     /** Bytes a pixel in the squares of a page; in all of a page that is no larger than they are. */
     private double aPixel(Delivery delivery, Page page, int[] size, PictureSource pictures) {
         Scene scene = delivery.format() == Format.JPEG ? page.scene().onPaper(page.box()) : delivery.scene(page);
-        BufferedImage sample = painted(List.of(scene, page.box(), size[0], size[1]), () -> sample(scene, RasterPainter.toPixels(page.box(), size), size, pictures));
+        BufferedImage sample = painted(List.of(scene, page.box(), size[0], size[1]),
+                () -> sample(scene, RasterPainter.toPixels(page.box(), size), size, pictures));
         return (double) encoded(delivery, page, sample) / sample.getWidth() / sample.getHeight();
     }
 
     private static BufferedImage sample(Scene scene, Affine toPixels, int[] size, PictureSource pictures) {
         boolean opaque = scene.paper().isPresent();
-        if ((long) size[0] * size[1] <= (long) ALONG * ALONG * SQUARE * SQUARE) return RasterPainter.paint(scene, toPixels, size, opaque, pictures, Progress.UNHEARD);
+        if ((long) size[0] * size[1] <= (long) ALONG * ALONG * SQUARE * SQUARE)
+            return RasterPainter.paint(scene, toPixels, size, opaque, pictures, Progress.UNHEARD);
         int across = Math.min(SQUARE, size[0] / ALONG);
         int down = Math.min(SQUARE, size[1] / ALONG);
-        BufferedImage all = new BufferedImage(ALONG * across, ALONG * down, opaque ? BufferedImage.TYPE_INT_RGB : BufferedImage.TYPE_INT_ARGB);
+        BufferedImage all = new BufferedImage(ALONG * across, ALONG * down, opaque ? BufferedImage.TYPE_INT_RGB
+                : BufferedImage.TYPE_INT_ARGB);
         for (int row = 0; row < ALONG; row++) {
             for (int column = 0; column < ALONG; column++) {
                 // In the middle of its share of the page.
                 int left = (int) ((column + 0.5) * size[0] / ALONG) - across / 2;
                 int top = (int) ((row + 0.5) * size[1] / ALONG) - down / 2;
-                BufferedImage square = RasterPainter.paint(scene, Affine.move(-left, -top).after(toPixels), new int[] {across, down}, opaque, pictures, Progress.UNHEARD);
+                BufferedImage square = RasterPainter.paint(scene, Affine.move(-left, -top).after(toPixels), new int[] {across, down},
+                        opaque, pictures, Progress.UNHEARD);
                 all.getRaster().setRect(column * across, row * down, square.getRaster());
             }
         }
@@ -157,7 +165,7 @@ public final class Estimate {
         Placed placed = new Placed(delivery.ppi() * delivery.scale(), pictures);
         double sum = BESIDES * pages.size();
         for (List<Scene> scenes : files) {
-            for (Map.Entry<String, PictureLayer> each : Placed.largest(scenes).entrySet()) {
+            for (Map.Entry<Treated, PaintedPicture> each : Placed.largest(scenes).entrySet()) {
                 Optional<byte[]> untouched = placed.untouched(each.getValue());
                 double bytes = untouched.isPresent() ? untouched.get().length : sampled(delivery, each.getValue(), placed);
                 sum += delivery.format() == Format.SVG && !delivery.linked() ? bytes * AS_TEXT : bytes;
@@ -166,9 +174,9 @@ public final class Estimate {
         return sum;
     }
 
-    private double sampled(Delivery delivery, PictureLayer layer, Placed placed) {
+    private double sampled(Delivery delivery, PaintedPicture layer, Placed placed) {
         int[] size = placed.size(layer);
-        BufferedImage middle = painted(List.of(Placed.key(layer), size[0], size[1]), () -> placed.middle(layer, MIDDLE));
+        BufferedImage middle = painted(List.of(layer.treated(), size[0], size[1]), () -> placed.middle(layer, MIDDLE));
         byte[] file = middle.getColorModel().hasAlpha() ? Encoder.png(middle, 72) : Encoder.jpeg(middle, delivery.quality() / 100f, 72);
         return (double) file.length * size[0] * size[1] / middle.getWidth() / middle.getHeight();
     }

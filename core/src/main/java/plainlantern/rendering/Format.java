@@ -1,12 +1,13 @@
 package plainlantern.rendering;
 
 import com.fasterxml.jackson.annotation.JsonCreator;
-import plainlantern.geometry.BadInput;
-import plainlantern.geometry.Choice;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Choice;
 
 /** The formats that are delivered. */
 public enum Format implements Choice {
-    PNG("PNG", "image/png", "png"), JPEG("JPEG", "image/jpeg", "jpg"), TIFF("TIFF", "image/tiff", "tif"), WEBP("WebP", "image/webp", "webp"),
+    PNG("PNG", "image/png", "png"), JPEG("JPEG", "image/jpeg", "jpg"), TIFF("TIFF", "image/tiff", "tif"),
+            WEBP("WebP", "image/webp", "webp"),
     PDF("PDF", "application/pdf", "pdf"), SVG("SVG", "image/svg+xml", "svg"), OPENRASTER("Layers", "image/openraster", "ora");
 
     private final String title;

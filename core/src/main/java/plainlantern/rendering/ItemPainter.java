@@ -10,10 +10,10 @@ import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
 import plainlantern.picture.PictureSource;
 import plainlantern.picture.Tile;
-import plainlantern.scene.Scene;
 import plainlantern.scene.Scene.Item;
-import plainlantern.scene.Scene.PictureLayer;
+import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.scene.Scene.Shade;
+import plainlantern.scene.Scene;
 import plainlantern.sheet.Colour;
 import plainlantern.sheet.Look;
 
@@ -28,7 +28,7 @@ final class ItemPainter {
         this.item = item;
         this.toPixels = toPixels;
         this.pictures = pictures;
-        form = Shapes2D.evenOdd(item.clip().mapped(toPixels));
+        form = Shapes2D.of(item.clip().mapped(toPixels));
     }
 
     /** Finished pixels, the form that lets them through, if not all are meant, and how they meet what is behind them. */
@@ -66,7 +66,8 @@ final class ItemPainter {
     }
 
     private double reach(Shade shade) {
-        return Blur.reach(pixels(shade.deviation())) + pixels(Math.abs(shade.spread()) + Math.max(Math.abs(shade.by().x()), Math.abs(shade.by().y())));
+        return Blur.reach(pixels(shade.deviation()))
+                + pixels(Math.abs(shade.spread()) + Math.max(Math.abs(shade.by().x()), Math.abs(shade.by().y())));
     }
 
     private double pixels(double mm) {
@@ -89,7 +90,8 @@ final class ItemPainter {
     /** The element without what it casts behind itself. */
     private Optional<Painted> own(Box page) {
         if (item.rim().isPresent() || item.inner().isPresent() || item.soft().isPresent()) return dressed(page);
-        if (item.layers().size() != 1 || !(item.layers().get(0) instanceof PictureLayer only) || !only.look().equals(Look.PLAIN)) {
+        Optional<PaintedPicture> alone = item.layers().size() != 1 ? Optional.empty() : item.layers().get(0).picture();
+        if (alone.isEmpty() || !alone.get().look().equals(Look.PLAIN)) {
             return LayerPainter.inside(page, form).map(box -> {
                 Tile tile = LayerPainter.laid(item.layers(), toPixels, box, pictures);
                 // What lies within the form altogether needs no mask.
@@ -97,8 +99,10 @@ final class ItemPainter {
                 return new Painted(tile, within ? Optional.empty() : Optional.of(form), item.look());
             });
         }
+        PaintedPicture only = alone.get();
         Shape through = only.covers() ? form : shared(form, LayerPainter.picture(only, toPixels));
-        return LayerPainter.inside(page, through).map(box -> new Painted(LayerPainter.pixels(only, toPixels, box, pictures), Optional.of(through), item.look()));
+        return LayerPainter.inside(page, through).map(box -> new Painted(LayerPainter.pixels(only, toPixels, box, pictures),
+                Optional.of(through), item.look()));
     }
 
     private static Shape shared(Shape one, Shape other) {
@@ -114,11 +118,12 @@ final class ItemPainter {
         return LayerPainter.inside(page, all).map(box -> {
             Tile out = Tile.over(box);
             byte[] inside = Shapes2D.mask(out, form);
-            Shape under = Shapes2D.evenOdd(item.under().mapped(toPixels));
+            Shape under = Shapes2D.of(item.under().mapped(toPixels));
             LayerPainter.inside(box, under).ifPresent(part -> {
                 Tile layers = LayerPainter.laid(item.layers(), toPixels, part, pictures);
                 byte[] mask = Shapes2D.mask(layers, under);
-                item.soft().ifPresent(soft -> narrow(mask, Blur.of(Shapes2D.evenOdd(soft.form().mapped(toPixels)), pixels(soft.deviation()), layers), false));
+                item.soft().ifPresent(soft -> narrow(mask, Blur.of(Shapes2D.of(soft.form().mapped(toPixels)),
+                        pixels(soft.deviation()), layers), false));
                 item.inner().ifPresent(shade -> shadeInside(shade, layers, mask));
                 Blending.over(out, layers, mask, Look.PLAIN);
             });
@@ -152,24 +157,27 @@ final class ItemPainter {
     }
 
     private Optional<Tile> cast(Shade shade, Optional<Painted> own, Box page) {
-        Optional<Box> where = shade.form().isPresent() ? shade.form().filter(path -> !path.segments().isEmpty()).map(path -> path.mapped(toPixels).bounds()) : own.map(p -> p.tile().box());
+        Optional<Box> where = shade.form().isPresent() ? shade.form().filter(path -> !path.empty())
+                .map(path -> path.mapped(toPixels).bounds()) : own.map(p -> p.tile().box());
         double room = shade.form().isPresent() ? Blur.reach(pixels(shade.deviation())) : reach(shade);
         return where.flatMap(box -> LayerPainter.inside(page, Shapes2D.rectangle(box.grown(room)))).map(box -> {
             Tile out = Tile.over(box);
             byte[] cover = shade.form().isPresent() ? ofForm(shade, out) : ofPaint(shade, alpha(own.orElseThrow()), 1, out);
-            for (int i = 0; i < cover.length; i++) out.argb()[i] = tinted(shade.colour(), (int) ((cover[i] & 0xFF) * shade.opacity() + 0.5));
+            for (int i = 0; i < cover.length; i++)
+                out.argb()[i] = tinted(shade.colour(), (int) ((cover[i] & 0xFF) * shade.opacity() + 0.5));
             return out;
         });
     }
 
     private byte[] ofForm(Shade shade, Tile like) {
-        return Blur.of(Shapes2D.evenOdd(shade.form().orElseThrow().mapped(toPixels)), pixels(shade.deviation()), like);
+        return Blur.of(Shapes2D.of(shade.form().orElseThrow().mapped(toPixels)), pixels(shade.deviation()), like);
     }
 
     /** @param way 1 where spread grows what casts the shadow, -1 where it shrinks it */
     private byte[] ofPaint(Shade shade, Tile paint, int way, Tile like) {
         Point by = shade.by();
-        return Blur.of(paint, (int) Math.round(pixels(by.x())), (int) Math.round(pixels(by.y())), way * (int) Math.round(pixels(shade.spread())), pixels(shade.deviation()), like);
+        return Blur.of(paint, (int) Math.round(pixels(by.x())), (int) Math.round(pixels(by.y())),
+                way * (int) Math.round(pixels(shade.spread())), pixels(shade.deviation()), like);
     }
 
     private static Tile alpha(Painted painted) {
@@ -186,6 +194,7 @@ final class ItemPainter {
     /** A colour of that alpha, which is multiplied in. */
     private static int tinted(Colour colour, int alpha) {
         int rgb = colour.rgb();
-        return alpha << 24 | Blending.times(rgb >> 16 & 0xFF, alpha) << 16 | Blending.times(rgb >> 8 & 0xFF, alpha) << 8 | Blending.times(rgb & 0xFF, alpha);
+        return alpha << 24 | Blending.times(rgb >> 16 & 0xFF, alpha) << 16 | Blending.times(rgb >> 8 & 0xFF,
+                alpha) << 8 | Blending.times(rgb & 0xFF, alpha);
     }
 }

@@ -2,34 +2,44 @@ package plainlantern.rendering;
 
 import java.awt.Shape;
 import java.awt.geom.Rectangle2D;
-import java.awt.image.BufferedImage;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
-import plainlantern.picture.Backdrop;
 import plainlantern.picture.PictureSource;
-import plainlantern.picture.Resample;
 import plainlantern.picture.Tile;
+import plainlantern.scene.Scene.PaintedLetters;
+import plainlantern.scene.Scene.PaintedPicture;
+import plainlantern.scene.Scene.PaintedWash;
 import plainlantern.scene.Scene;
-import plainlantern.scene.Scene.LettersLayer;
-import plainlantern.scene.Scene.PictureLayer;
-import plainlantern.scene.Scene.WashLayer;
 import plainlantern.sheet.Look;
 import plainlantern.sheet.Stop;
 
 /** The layers of an element to pixels, before its form and its finish. */
-final class LayerPainter {
-    private LayerPainter() {}
+final class LayerPainter implements Scene.Brush<RuntimeException> {
+    private final Affine toPixels;
+    private final Box box;
+    private final PictureSource pictures;
+    private final boolean alone;
+    private final Tile out;
 
-    /** The box of a picture in pixels of the output, turned as it is. */
-    static Shape picture(PictureLayer layer, Affine toPixels) {
-        return Shapes2D.transform(toPixels.after(layer.pixelsToSheet())).createTransformedShape(new Rectangle2D.Double(0, 0, layer.width(), layer.height()));
+    private LayerPainter(Affine toPixels, Box box, PictureSource pictures, boolean alone) {
+        this.toPixels = toPixels;
+        this.box = box;
+        this.pictures = pictures;
+        this.alone = alone;
+        out = Tile.over(box);
     }
 
-    static Tile pixels(PictureLayer layer, Affine toPixels, Box wanted, PictureSource pictures) {
+    /** The box of a picture in pixels of the output, turned as it is. */
+    static Shape picture(PaintedPicture layer, Affine toPixels) {
+        return Shapes2D.transform(toPixels.after(layer.pixelsToSheet()))
+                .createTransformedShape(new Rectangle2D.Double(0, 0, layer.width(), layer.height()));
+    }
+
+    static Tile pixels(PaintedPicture layer, Affine toPixels, Box wanted, PictureSource pictures) {
         if (layer.blur() > 0) {
             Blur.Cells cells = new Blur.Cells(layer.blur() * (toPixels.xScale() + toPixels.yScale()) / 2, Tile.over(wanted));
             return cells.blurred(sharp(layer, cells.map().after(toPixels), cells.box(), pictures));
@@ -37,37 +47,46 @@ final class LayerPainter {
         return sharp(layer, toPixels, wanted, pictures);
     }
 
-    private static Tile sharp(PictureLayer layer, Affine toPixels, Box wanted, PictureSource pictures) {
-        Affine map = toPixels.after(layer.pixelsToSheet());
-        BufferedImage image = pictures.image(layer.picture(), Math.max(map.xScale(), map.yScale()));
-        Tile tile = Resample.onto(image, map.after(Affine.scale((double) layer.width() / image.getWidth(), (double) layer.height() / image.getHeight())), wanted);
-        layer.clear().ifPresent(clear -> Backdrop.remove(clear, tile.argb()));
-        return tile;
+    private static Tile sharp(PaintedPicture layer, Affine toPixels, Box wanted, PictureSource pictures) {
+        return pictures.onto(layer.treated(), layer.width(), layer.height(), toPixels.after(layer.pixelsToSheet()), wanted);
     }
 
     /** All layers over each other, on nothing. */
     static Tile laid(List<Scene.Layer> layers, Affine toPixels, Box box, PictureSource pictures) {
-        Tile out = Tile.over(box);
-        if (layers.size() == 1 && layers.get(0) instanceof WashLayer only && only.look().equals(Look.PLAIN)) return washed(only, toPixels, out);
-        for (Scene.Layer layer : layers) {
-            if (layer instanceof PictureLayer picture) {
-                Optional<Box> part = picture.covers() ? Optional.of(box) : inside(box, picture(picture, toPixels));
-                if (part.isPresent()) Blending.over(out, pixels(picture, toPixels, part.get(), pictures), picture.covers() ? Optional.empty() : Optional.of(picture(picture, toPixels)), layer.look());
-            } else if (layer instanceof WashLayer wash) {
-                Blending.over(out, washed(wash, toPixels, Tile.over(box)), Optional.empty(), layer.look());
-            } else if (layer instanceof LettersLayer letters && !letters.outlines().segments().isEmpty()) {
-                Shape shape = Shapes2D.nonZero(letters.outlines().mapped(toPixels));
-                Optional<Box> part = inside(box, shape);
-                if (part.isPresent()) Blending.over(out, plain(part.get(), 0xFF000000 | letters.colour().rgb()), Optional.of(shape), layer.look());
-            }
-        }
-        return out;
+        LayerPainter painter = new LayerPainter(toPixels, box, pictures, layers.size() == 1 && layers.get(0).look().equals(Look.PLAIN));
+        for (Scene.Layer layer : layers) layer.on(painter);
+        return painter.out;
+    }
+
+    @Override
+    public void picture(PaintedPicture layer) {
+        Shape whole = picture(layer, toPixels);
+        Optional<Box> part = layer.covers() ? Optional.of(box) : inside(box, whole);
+        if (part.isEmpty()) return;
+        Blending.over(out, pixels(layer, toPixels, part.get(), pictures), layer.covers() ? Optional.empty()
+                : Optional.of(whole), layer.look());
+    }
+
+    /** Alone, its pixels are the painting. */
+    @Override
+    public void wash(PaintedWash layer) {
+        if (alone) washed(layer, toPixels, out);
+        else Blending.over(out, washed(layer, toPixels, Tile.over(box)), Optional.empty(), layer.look());
+    }
+
+    @Override
+    public void letters(PaintedLetters layer) {
+        if (layer.outlines().empty()) return;
+        Shape shape = Shapes2D.of(layer.outlines().mapped(toPixels));
+        inside(box, shape).ifPresent(part ->
+                Blending.over(out, plain(part, 0xFF000000 | layer.colour().rgb()), Optional.of(shape), layer.look()));
     }
 
     /** The part of a box that a shape can touch; empty where it touches none. */
     static Optional<Box> inside(Box box, Shape shape) {
         Rectangle2D both = shape.getBounds2D().createIntersection(new Rectangle2D.Double(box.x(), box.y(), box.width(), box.height()));
-        return both.getWidth() <= 0 || both.getHeight() <= 0 ? Optional.empty() : Optional.of(new Box(both.getX(), both.getY(), both.getWidth(), both.getHeight()));
+        return both.getWidth() <= 0 || both.getHeight() <= 0 ? Optional.empty()
+                : Optional.of(new Box(both.getX(), both.getY(), both.getWidth(), both.getHeight()));
     }
 
     static Tile plain(Box box, int colour) {
@@ -77,7 +96,7 @@ final class LayerPainter {
     }
 
     /** Fills a tile. */
-    static Tile washed(WashLayer wash, Affine toPixels, Tile tile) {
+    static Tile washed(PaintedWash wash, Affine toPixels, Tile tile) {
         int[] pixels = tile.argb();
         Point from = toPixels.apply(wash.from());
         Point way = toPixels.apply(wash.to()).minus(from);
@@ -86,7 +105,7 @@ final class LayerPainter {
             for (int x = 0; x < tile.width(); x++) {
                 double dx = tile.x() + x + 0.5 - from.x();
                 double dy = tile.y() + y + 0.5 - from.y();
-                double t = wash.stops().size() == 1 ? 0 : wash.round() ? Math.sqrt((dx * dx + dy * dy) / long2) : (dx * way.x() + dy * way.y()) / long2;
+                double t = wash.plain() ? 0 : wash.round() ? Math.sqrt((dx * dx + dy * dy) / long2) : (dx * way.x() + dy * way.y()) / long2;
                 pixels[y * tile.width() + x] = colour(wash.stops(), t);
             }
         }

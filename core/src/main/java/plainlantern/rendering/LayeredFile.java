@@ -11,9 +11,9 @@ import java.util.zip.CRC32;
 import java.util.zip.Deflater;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import plainlantern.asking.Unit;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
-import plainlantern.geometry.Unit;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.PictureSource;
 import plainlantern.picture.Tile;
@@ -53,7 +53,8 @@ final class LayeredFile {
             // The first layer named is the frontmost.
             stack.insert(0, layer(item, file, tile));
         }
-        String image = String.format(Locale.ROOT, "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<image version=\"0.0.6\" w=\"%d\" h=\"%d\" xres=\"%d\" yres=\"%3$d\">\n<stack>\n", size[0], size[1], Math.round(ppi));
+        String image = String.format(Locale.ROOT, "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<image version=\"0.0.6\" w=\"%d\" "
+                + "h=\"%d\" xres=\"%d\" yres=\"%3$d\">\n<stack>\n", size[0], size[1], Math.round(ppi));
         Delivery.put(zip, "stack.xml", (image + stack + "</stack>\n</image>\n").getBytes(StandardCharsets.UTF_8));
         image(zip, "mergedimage.png", delivery.painted(page, pictures, progress.part(0.5, 0.9)), ppi);
         image(zip, "Thumbnails/thumbnail.png", thumbnail(delivery, page, pictures), 72);
@@ -63,7 +64,9 @@ final class LayeredFile {
     private static String layer(Item item, String file, Tile tile) {
         Look look = item.look();
         String blend = look.blend() == Blend.NORMAL ? "src-over" : look.blend().css();
-        return String.format(Locale.ROOT, "<layer name=\"%s\" src=\"%s\" x=\"%d\" y=\"%d\" opacity=\"%.4f\" visibility=\"visible\" composite-op=\"svg:%s\"/>\n", escaped(item.name()), file, tile.x(), tile.y(), look.opacity(), blend);
+        return String.format(Locale.ROOT,
+                "<layer name=\"%s\" src=\"%s\" x=\"%d\" y=\"%d\" opacity=\"%.4f\" visibility=\"visible\" composite-op=\"svg:%s\"/>\n",
+                escaped(item.name()), file, tile.x(), tile.y(), look.opacity(), blend);
     }
 
     private static String escaped(String name) {
@@ -72,7 +75,8 @@ final class LayeredFile {
 
     private static BufferedImage thumbnail(Delivery delivery, Page page, PictureSource pictures) {
         double side = Math.max(page.box().width(), page.box().height()) * delivery.scale() / Unit.MM_PER_INCH;
-        return RasterPainter.paint(page, Math.max(1, Math.min(delivery.ppi(), THUMBNAIL / side)), delivery.scale(), delivery.paper(), pictures, Progress.UNHEARD);
+        return RasterPainter.paint(page, Math.max(1, Math.min(delivery.ppi(), THUMBNAIL / side)), delivery.scale(), delivery.paper(),
+                pictures, Progress.UNHEARD);
     }
 
     private static void image(ZipOutputStream zip, String name, BufferedImage image, double ppi) throws IOException {

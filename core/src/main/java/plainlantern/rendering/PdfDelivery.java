@@ -21,9 +21,9 @@ import org.apache.xmpbox.XMPMetadata;
 import org.apache.xmpbox.schema.PDFAIdentificationSchema;
 import org.apache.xmpbox.type.BadFieldValueException;
 import org.apache.xmpbox.xml.XmpSerializer;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Unit;
 import plainlantern.geometry.Box;
-import plainlantern.geometry.Unit;
 import plainlantern.picture.PictureSource;
 import plainlantern.scene.Page;
 import plainlantern.scene.Scene;
@@ -34,7 +34,9 @@ final class PdfDelivery {
     /** A page's longest side, ISO 32000-1, annex C. */
     private static final double MOST_POINTS = 14_400;
     private static final double POINT = Unit.MM_PER_INCH / 72;
-    /** Cut marks (common practice): at least 3 mm away from the trimmed edge and outside the bleed, 5 mm long, a quarter of a point wide. */
+    /**
+     * Cut marks (common practice): at least 3 mm away from the trimmed edge and outside the bleed, 5 mm long, a quarter of a point wide.
+     */
     private static final double AWAY = 3;
     private static final double LONG = 5;
     private static final double THIN = 0.25;
@@ -47,7 +49,8 @@ final class PdfDelivery {
             List<Scene> scenes = pages.stream().map(delivery::scene).toList();
             PdfPainter painter = new PdfPainter(document, delivery, Placed.largest(scenes), pictures);
             for (int i = 0; i < pages.size(); i++) {
-                page(document, delivery, pages.get(i), painter.form(scenes.get(i), pages.get(i).box(), progress.part((double) i / pages.size(), (i + 0.9) / pages.size())));
+                page(document, delivery, pages.get(i), painter.form(scenes.get(i), pages.get(i).box(),
+                        progress.part((double) i / pages.size(), (i + 0.9) / pages.size())));
             }
             painter.finish();
             document.save(out);
@@ -60,7 +63,8 @@ final class PdfDelivery {
         double room = (delivery.marks() ? away + LONG + 1 : away) / POINT;
         double width = page.trim().width() * scale;
         double height = page.trim().height() * scale;
-        BadInput.unless(Math.max(width, height) + 2 * room <= MOST_POINTS, "scale", "A page of a PDF is at most 5.08 m long. Choose a smaller scale.");
+        BadInput.unless(Math.max(width, height) + 2 * room <= MOST_POINTS, "scale",
+                "A page of a PDF is at most 5.08 m long. Choose a smaller scale.");
         PDPage sheet = new PDPage(rectangle(0, 0, width + 2 * room, height + 2 * room));
         sheet.setTrimBox(rectangle(room, room, width, height));
         double bleed = page.bleed() * scale;
@@ -70,7 +74,8 @@ final class PdfDelivery {
         try (PDPageContentStream to = new PDPageContentStream(document, sheet)) {
             to.saveGraphicsState();
             Box trim = page.trim();
-            to.transform(new Matrix((float) scale, 0, 0, (float) -scale, (float) (room - trim.x() * scale), (float) (room + height + trim.y() * scale)));
+            to.transform(new Matrix((float) scale, 0, 0, (float) -scale, (float) (room - trim.x() * scale),
+                    (float) (room + height + trim.y() * scale)));
             to.drawForm(form);
             to.restoreGraphicsState();
             if (delivery.marks()) marks(to, room, width, height, away / POINT);

@@ -1,60 +1,45 @@
 package plainlantern.rendering;
 
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
-import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBoolean;
 import org.apache.pdfbox.cos.COSDictionary;
-import org.apache.pdfbox.cos.COSFloat;
-import org.apache.pdfbox.cos.COSInteger;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDFormContentStream;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.common.function.PDFunctionType3;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
-import org.apache.pdfbox.pdmodel.graphics.blend.BlendMode;
-import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceRGB;
 import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
-import org.apache.pdfbox.pdmodel.graphics.image.JPEGFactory;
-import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
-import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
-import org.apache.pdfbox.pdmodel.graphics.shading.PDShading;
-import org.apache.pdfbox.pdmodel.graphics.shading.PDShadingType2;
-import org.apache.pdfbox.pdmodel.graphics.shading.PDShadingType3;
 import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
 import org.apache.pdfbox.util.Matrix;
+import plainlantern.asking.Unit;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
+import plainlantern.geometry.FillRule;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Unit;
 import plainlantern.lettering.LetterStyle;
 import plainlantern.lettering.Setting;
-import plainlantern.lettering.Typeface;
-import plainlantern.picture.Encoder;
 import plainlantern.picture.PictureSource;
 import plainlantern.picture.Tile;
-import plainlantern.scene.Scene;
 import plainlantern.scene.Scene.Item;
-import plainlantern.scene.Scene.LettersLayer;
 import plainlantern.scene.Scene.Line;
-import plainlantern.scene.Scene.PictureLayer;
-import plainlantern.scene.Scene.WashLayer;
+import plainlantern.scene.Scene.PaintedLetters;
+import plainlantern.scene.Scene.PaintedPicture;
+import plainlantern.scene.Scene.PaintedWash;
+import plainlantern.scene.Scene;
 import plainlantern.sheet.Blend;
 import plainlantern.sheet.Look;
 import plainlantern.sheet.Stop;
+import plainlantern.sheet.Treated;
 
 /**
- * Scenes to PDF, in millimetres from the sheet's upper left corner. Forms are clips, rims are strokes, words are text in embedded fonts. Pixels
+ * Scenes to PDF, in millimetres from the sheet's upper left corner. Forms are clips, rims are strokes, words are text in embedded fonts.
+ * Pixels
  * stand for what PDF has no words for: shadows, soft edges, what is seen through a shadow inside, colours that fade, blurred pictures.
  */
 final class PdfPainter {
@@ -64,19 +49,17 @@ final class PdfPainter {
 
     private final PDDocument document;
     private final Delivery delivery;
-    private final Placed placed;
     private final PictureSource pictures;
-    private final Map<String, PictureLayer> largest;
-    private final Map<String, PDImageXObject> images = new HashMap<>();
-    private final Map<Typeface, PDType0Font> fonts = new EnumMap<>(Typeface.class);
+    private final PdfImages images;
+    private final PdfFonts fonts;
 
     /** @param largest the document's pictures where they are seen largest */
-    PdfPainter(PDDocument document, Delivery delivery, Map<String, PictureLayer> largest, PictureSource pictures) {
+    PdfPainter(PDDocument document, Delivery delivery, Map<Treated, PaintedPicture> largest, PictureSource pictures) {
         this.document = document;
         this.delivery = delivery;
-        this.largest = largest;
         this.pictures = pictures;
-        placed = new Placed(ppi(), pictures);
+        images = new PdfImages(document, largest, new Placed(ppi(), pictures), delivery.quality());
+        fonts = new PdfFonts(document);
     }
 
     /** Pixels an inch on the sheet. */
@@ -86,7 +69,7 @@ final class PdfPainter {
 
     /** Leaves of each font what was used; after the last form. */
     void finish() throws IOException {
-        for (PDType0Font font : fonts.values()) font.subset();
+        fonts.finish();
     }
 
     /** Enough pixels an inch for what a curve of that deviation, mm, has softened. */
@@ -99,9 +82,10 @@ final class PdfPainter {
         PDFormXObject form = form(box);
         try (PDFormContentStream to = new PDFormContentStream(form)) {
             if (scene.paper().isPresent()) new Painting(to, box).item(scene.paper().get());
-            for (int i = 0; i < scene.items().size(); i++) {
-                progress.at((double) i / scene.items().size());
-                new Painting(to, box).item(scene.items().get(i));
+            List<Item> items = scene.joined().items();
+            for (int i = 0; i < items.size(); i++) {
+                progress.at((double) i / items.size());
+                new Painting(to, box).item(items.get(i));
             }
         }
         return form;
@@ -161,7 +145,7 @@ final class PdfPainter {
             PDExtendedGraphicsState state = new PDExtendedGraphicsState();
             state.setNonStrokingAlphaConstant((float) look.opacity());
             state.setStrokingAlphaConstant((float) look.opacity());
-            state.setBlendMode(blend(look.blend()));
+            state.setBlendMode(PdfShadings.blend(look.blend()));
             to.setGraphicsStateParameters(state);
         }
 
@@ -198,19 +182,18 @@ final class PdfPainter {
         }
 
         private void tile(Tile tile, Affine toPixels) throws IOException {
-            PDImageXObject image = LosslessFactory.createFromImage(document, tile.straight());
-            to.drawImage(image, matrix(toPixels.inverse().after(Affine.move(tile.x(), tile.y())).after(unit(tile.width(), tile.height()))));
+            to.drawImage(images.image(tile), matrix(toPixels.inverse().after(Affine.move(tile.x(), tile.y()))
+                    .after(unit(tile.width(), tile.height()))));
         }
 
         private void own(Item item) throws IOException {
-            if (!item.layers().isEmpty() && !item.under().segments().isEmpty()) {
+            if (!item.layers().isEmpty() && !item.under().empty()) {
                 to.saveGraphicsState();
-                path(item.under());
-                to.clipEvenOdd();
+                clip(item.under());
                 for (Scene.Layer layer : item.layers()) {
                     to.saveGraphicsState();
                     look(layer.look());
-                    layer(item, layer);
+                    layer.on(brush(item));
                     to.restoreGraphicsState();
                 }
                 to.restoreGraphicsState();
@@ -218,42 +201,66 @@ final class PdfPainter {
             if (item.rim().isPresent()) rim(item.rim().get(), item.clip());
         }
 
-        private void layer(Item item, Scene.Layer layer) throws IOException {
-            if (layer instanceof PictureLayer picture && picture.blur() > 0) {
-                painted(item, toPixels(softPpi(picture.blur())), (toPixels, box) -> LayerPainter.pixels(picture, toPixels, box, pictures));
-            } else if (layer instanceof PictureLayer picture) {
-                to.drawImage(image(picture), matrix(picture.pixelsToSheet().after(unit(picture.width(), picture.height()))));
-            } else if (layer instanceof WashLayer wash) {
-                wash(wash, item);
-            } else if (layer instanceof LettersLayer letters && !letters.outlines().segments().isEmpty()) {
-                to.setNonStrokingColor(red(letters.colour().rgb()), green(letters.colour().rgb()), blue(letters.colour().rgb()));
-                if (delivery.live() && letters.words().complete()) {
-                    text(letters);
-                } else {
-                    path(letters.outlines());
-                    to.fill();
+        /** The layers of one element. */
+        private Scene.Brush<IOException> brush(Item item) {
+            return new Scene.Brush<>() {
+                @Override
+                public void picture(PaintedPicture layer) throws IOException {
+                    if (layer.blur() > 0) painted(item, toPixels(softPpi(layer.blur())),
+                            (map, box) -> LayerPainter.pixels(layer, map, box, pictures));
+                    else to.drawImage(images.image(layer), matrix(layer.pixelsToSheet().after(unit(layer.width(), layer.height()))));
                 }
-            }
+
+                @Override
+                public void wash(PaintedWash layer) throws IOException {
+                    Painting.this.wash(layer, item);
+                }
+
+                @Override
+                public void letters(PaintedLetters layer) throws IOException {
+                    if (!layer.outlines().empty()) Painting.this.letters(layer);
+                }
+            };
         }
 
-        private void wash(WashLayer wash, Item item) throws IOException {
+        private void letters(PaintedLetters letters) throws IOException {
+            colour(letters.colour().rgb());
+            if (delivery.live() && letters.words().complete()) text(letters);
+            else fill(letters.outlines());
+        }
+
+        private void colour(int rgb) throws IOException {
+            to.setNonStrokingColor(PdfShadings.red(rgb), PdfShadings.green(rgb), PdfShadings.blue(rgb));
+        }
+
+        private void fill(Path path) throws IOException {
+            draw(path);
+            if (path.rule() == FillRule.EVEN_ODD) to.fillEvenOdd();
+            else to.fill();
+        }
+
+        private void clip(Path path) throws IOException {
+            draw(path);
+            if (path.rule() == FillRule.EVEN_ODD) to.clipEvenOdd();
+            else to.clip();
+        }
+
+        private void wash(PaintedWash wash, Item item) throws IOException {
             List<Stop> stops = wash.stops();
             if (stops.stream().anyMatch(stop -> stop.opacity() < 1)) {
                 painted(item, toPixels(Math.min(ppi(), SOFT_PPI)), (toPixels, box) -> LayerPainter.washed(wash, toPixels, Tile.over(box)));
             } else if (stops.size() == 1) {
-                int rgb = stops.get(0).colour().rgb();
-                to.setNonStrokingColor(red(rgb), green(rgb), blue(rgb));
-                path(item.under());
-                to.fillEvenOdd();
+                colour(stops.get(0).colour().rgb());
+                fill(item.under());
             } else {
-                to.shadingFill(shading(wash));
+                to.shadingFill(PdfShadings.shading(wash));
             }
         }
 
         /** One letter at a time, so that no two are joined: set by advance widths, as the outlines are. */
-        private void text(LettersLayer letters) throws IOException {
+        private void text(PaintedLetters letters) throws IOException {
             LetterStyle style = letters.words().style();
-            PDType0Font font = font(style.typeface());
+            PDType0Font font = fonts.font(style.typeface());
             to.beginText();
             to.setFont(font, (float) style.size());
             to.setCharacterSpacing((float) (style.tracking() / 1000 * style.size()));
@@ -269,12 +276,11 @@ final class PdfPainter {
         private void rim(Line line, Path form) throws IOException {
             to.saveGraphicsState();
             if (line.within() != Scene.Within.ALL) {
-                if (line.within() == Scene.Within.OUTSIDE) path(Path.box(page.union(form.bounds()).grown(1)));
-                path(form);
-                to.clipEvenOdd();
+                if (line.within() == Scene.Within.OUTSIDE) draw(Path.box(page.union(form.bounds()).grown(1)));
+                clip(form);
             }
             int rgb = line.colour().rgb();
-            to.setStrokingColor(red(rgb), green(rgb), blue(rgb));
+            to.setStrokingColor(PdfShadings.red(rgb), PdfShadings.green(rgb), PdfShadings.blue(rgb));
             to.setLineWidth((float) line.width());
             to.setMiterLimit((float) Line.MITER_LIMIT);
             to.setLineJoinStyle(switch (line.join()) {
@@ -290,23 +296,33 @@ final class PdfPainter {
             float[] dashes = new float[line.dashes().size()];
             for (int i = 0; i < dashes.length; i++) dashes[i] = line.dashes().get(i).floatValue();
             if (dashes.length > 0) to.setLineDashPattern(dashes, 0);
-            path(line.path());
+            draw(line.path());
             to.stroke();
             to.restoreGraphicsState();
         }
 
-        private void path(Path path) throws IOException {
-            for (Path.Segment segment : path.segments()) {
-                if (segment instanceof Path.Segment.Move m) {
-                    to.moveTo((float) m.to().x(), (float) m.to().y());
-                } else if (segment instanceof Path.Segment.Line l) {
-                    to.lineTo((float) l.to().x(), (float) l.to().y());
-                } else if (segment instanceof Path.Segment.Cubic c) {
-                    to.curveTo((float) c.control1().x(), (float) c.control1().y(), (float) c.control2().x(), (float) c.control2().y(), (float) c.to().x(), (float) c.to().y());
-                } else {
+        private void draw(Path path) throws IOException {
+            path.draw(new Path.Pen<IOException>() {
+                @Override
+                public void move(Point at) throws IOException {
+                    to.moveTo((float) at.x(), (float) at.y());
+                }
+
+                @Override
+                public void line(Point at) throws IOException {
+                    to.lineTo((float) at.x(), (float) at.y());
+                }
+
+                @Override
+                public void cubic(Point a, Point b, Point at) throws IOException {
+                    to.curveTo((float) a.x(), (float) a.y(), (float) b.x(), (float) b.y(), (float) at.x(), (float) at.y());
+                }
+
+                @Override
+                public void close() throws IOException {
                     to.closePath();
                 }
-            }
+            });
         }
     }
 
@@ -319,126 +335,4 @@ final class PdfPainter {
         return new Matrix((float) m.a(), (float) m.b(), (float) m.c(), (float) m.d(), (float) m.e(), (float) m.f());
     }
 
-    private static float red(int rgb) {
-        return (rgb >> 16 & 0xFF) / 255f;
-    }
-
-    private static float green(int rgb) {
-        return (rgb >> 8 & 0xFF) / 255f;
-    }
-
-    private static float blue(int rgb) {
-        return (rgb & 0xFF) / 255f;
-    }
-
-    private PDImageXObject image(PictureLayer layer) throws IOException {
-        String key = Placed.key(layer);
-        PDImageXObject there = images.get(key);
-        if (there != null) return there;
-        PictureLayer wanted = largest.get(key);
-        Optional<byte[]> untouched = placed.untouched(wanted);
-        PDImageXObject image;
-        if (untouched.isPresent()) {
-            image = JPEGFactory.createFromByteArray(document, untouched.get());
-        } else {
-            BufferedImage sized = placed.sized(wanted);
-            image = sized.getColorModel().hasAlpha() ? LosslessFactory.createFromImage(document, sized)
-                    : JPEGFactory.createFromByteArray(document, Encoder.jpeg(sized, delivery.quality() / 100f, 72));
-        }
-        images.put(key, image);
-        return image;
-    }
-
-    private PDType0Font font(Typeface typeface) throws IOException {
-        PDType0Font there = fonts.get(typeface);
-        if (there != null) return there;
-        PDType0Font font = PDType0Font.load(document, new ByteArrayInputStream(typeface.bytes()), true);
-        fonts.put(typeface, font);
-        return font;
-    }
-
-    private static PDShading shading(WashLayer wash) throws IOException {
-        COSDictionary dictionary = new COSDictionary();
-        Point way = wash.to().minus(wash.from());
-        PDShadingType2 shading = wash.round() ? new PDShadingType3(dictionary) : new PDShadingType2(dictionary);
-        shading.setShadingType(wash.round() ? PDShading.SHADING_TYPE3 : PDShading.SHADING_TYPE2);
-        shading.setColorSpace(PDDeviceRGB.INSTANCE);
-        Point from = wash.from();
-        shading.setCoords(wash.round() ? numbers(from.x(), from.y(), 0, from.x(), from.y(), Math.hypot(way.x(), way.y())) : numbers(from.x(), from.y(), wash.to().x(), wash.to().y()));
-        COSArray extend = new COSArray();
-        extend.add(COSBoolean.TRUE);
-        extend.add(COSBoolean.TRUE);
-        shading.setExtend(extend);
-        shading.setFunction(new PDFunctionType3(stitched(wash.stops())));
-        return shading;
-    }
-
-    /** One straight run from each stop to the next; before the first and after the last its own colour. */
-    private static COSDictionary stitched(List<Stop> stops) {
-        COSArray functions = new COSArray();
-        COSArray bounds = new COSArray();
-        COSArray encode = new COSArray();
-        Stop last = stops.get(0);
-        double reached = 0;
-        for (int i = 0; i <= stops.size(); i++) {
-            Stop next = stops.get(Math.min(i, stops.size() - 1));
-            double end = i == stops.size() ? 1 : next.at();
-            if (end <= reached && i < stops.size()) {
-                last = next;
-                continue;
-            }
-            if (functions.size() > 0) bounds.add(new COSFloat((float) reached));
-            functions.add(run(last.colour().rgb(), next.colour().rgb()));
-            encode.add(COSInteger.ZERO);
-            encode.add(COSInteger.ONE);
-            reached = end;
-            last = next;
-            if (reached >= 1) break;
-        }
-        COSDictionary stitched = new COSDictionary();
-        stitched.setInt(COSName.FUNCTION_TYPE, 3);
-        stitched.setItem(COSName.DOMAIN, numbers(0, 1));
-        stitched.setItem(COSName.FUNCTIONS, functions);
-        stitched.setItem(COSName.BOUNDS, bounds);
-        stitched.setItem(COSName.ENCODE, encode);
-        return stitched;
-    }
-
-    private static COSDictionary run(int from, int to) {
-        COSDictionary run = new COSDictionary();
-        run.setInt(COSName.FUNCTION_TYPE, 2);
-        run.setItem(COSName.DOMAIN, numbers(0, 1));
-        run.setItem(COSName.C0, numbers(red(from), green(from), blue(from)));
-        run.setItem(COSName.C1, numbers(red(to), green(to), blue(to)));
-        run.setInt(COSName.N, 1);
-        return run;
-    }
-
-    private static COSArray numbers(double... values) {
-        COSArray array = new COSArray();
-        for (double value : values) array.add(new COSFloat((float) value));
-        return array;
-    }
-
-    /** ISO 32000-1, 11.3.5: the same sixteen. */
-    private static BlendMode blend(Blend blend) {
-        return switch (blend) {
-            case NORMAL -> BlendMode.NORMAL;
-            case MULTIPLY -> BlendMode.MULTIPLY;
-            case SCREEN -> BlendMode.SCREEN;
-            case OVERLAY -> BlendMode.OVERLAY;
-            case DARKEN -> BlendMode.DARKEN;
-            case LIGHTEN -> BlendMode.LIGHTEN;
-            case COLOR_DODGE -> BlendMode.COLOR_DODGE;
-            case COLOR_BURN -> BlendMode.COLOR_BURN;
-            case HARD_LIGHT -> BlendMode.HARD_LIGHT;
-            case SOFT_LIGHT -> BlendMode.SOFT_LIGHT;
-            case DIFFERENCE -> BlendMode.DIFFERENCE;
-            case EXCLUSION -> BlendMode.EXCLUSION;
-            case HUE -> BlendMode.HUE;
-            case SATURATION -> BlendMode.SATURATION;
-            case COLOR -> BlendMode.COLOR;
-            case LUMINOSITY -> BlendMode.LUMINOSITY;
-        };
-    }
 }

@@ -7,18 +7,17 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import plainlantern.geometry.Unit;
-import plainlantern.picture.Backdrop;
+import plainlantern.asking.Unit;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.FileKind;
 import plainlantern.picture.Orientation;
 import plainlantern.picture.PictureFile;
 import plainlantern.picture.PictureReader;
 import plainlantern.picture.PictureSource;
-import plainlantern.picture.Resample;
-import plainlantern.scene.Scene;
 import plainlantern.scene.Scene.Item;
-import plainlantern.scene.Scene.PictureLayer;
+import plainlantern.scene.Scene.PaintedPicture;
+import plainlantern.scene.Scene;
+import plainlantern.sheet.Treated;
 
 /**
  * The pictures of a delivery that is not all pixels: each is put into the file once, however often it is seen, with no more pixels an
@@ -34,73 +33,74 @@ final class Placed {
         this.pictures = pictures;
     }
 
-    /** Each picture of scenes where it is seen largest, by its key. */
-    static Map<String, PictureLayer> largest(List<Scene> scenes) {
-        Map<String, PictureLayer> largest = new LinkedHashMap<>();
+    /** Each treated picture of scenes where it is seen largest. */
+    static Map<Treated, PaintedPicture> largest(List<Scene> scenes) {
+        Map<Treated, PaintedPicture> largest = new LinkedHashMap<>();
         for (Scene scene : scenes) {
             List<Item> items = new ArrayList<>(scene.items());
             scene.paper().ifPresent(items::add);
             for (Item item : items) {
-                for (Scene.Layer layer : item.layers()) if (layer instanceof PictureLayer picture) largest.merge(key(picture), picture, (a, b) -> scale(a) >= scale(b) ? a : b);
+                for (PaintedPicture picture : item.pictures())
+                    largest.merge(picture.treated(), picture, (a, b) -> scale(a) >= scale(b) ? a : b);
             }
         }
         return largest;
     }
 
-    /** What tells a picture from another: its file and what is taken out of it. */
-    static String key(PictureLayer layer) {
-        return layer.picture() + layer.clear().map(Object::toString).orElse("");
-    }
-
     /** Millimetres a pixel, along the longer of its axes. */
-    private static double scale(PictureLayer layer) {
+    private static double scale(PaintedPicture layer) {
         return Math.max(layer.pixelsToSheet().xScale(), layer.pixelsToSheet().yScale());
     }
 
     /** How many of the picture's own pixels are wanted along each side, as a share, 1 at most. */
-    double share(PictureLayer layer) {
+    double share(PaintedPicture layer) {
         return Math.min(1, scale(layer) * ppi / Unit.MM_PER_INCH);
     }
 
-    /** The picture's own file where that can stand as it is: an upright sRGB JPEG of three colours, all of whose pixels are wanted, nothing taken out of it. */
-    Optional<byte[]> untouched(PictureLayer layer) {
-        if (share(layer) < 1 || layer.clear().isPresent()) return Optional.empty();
-        return pictures.original(layer.picture()).filter(bytes -> FileKind.of(bytes).orElse(null) == FileKind.JPEG).filter(bytes -> {
+    /**
+     * The picture's own file where that can stand as it is: an upright sRGB JPEG of three colours, all of whose pixels are wanted, nothing
+     * taken out of it.
+     */
+    Optional<byte[]> untouched(PaintedPicture layer) {
+        if (share(layer) < 1 || !layer.treated().treatment().none()) return Optional.empty();
+        return pictures.original(layer.treated().picture()).filter(bytes -> FileKind.of(bytes).orElse(null) == FileKind.JPEG)
+                .filter(bytes -> {
             PictureFile file = PictureReader.inspect("picture", bytes);
-            return file.srgb() && file.orientation() == Orientation.TOP_LEFT && file.width() == layer.width() && file.height() == layer.height();
+            return file.srgb() && file.orientation() == Orientation.TOP_LEFT && file.width() == layer.width()
+                    && file.height() == layer.height();
         });
     }
 
     /** Its width and height with as many pixels as are wanted. */
-    int[] size(PictureLayer layer) {
+    int[] size(PaintedPicture layer) {
         double share = share(layer);
         return new int[] {(int) Math.max(1, Math.ceil(layer.width() * share)), (int) Math.max(1, Math.ceil(layer.height() * share))};
     }
 
     /** Its pixels, as many as are wanted. */
-    BufferedImage sized(PictureLayer layer) {
-        return finished(layer, pictures.image(layer.picture(), share(layer)), size(layer));
+    BufferedImage sized(PaintedPicture layer) {
+        int[] size = size(layer);
+        return pictures.sized(layer.treated(), share(layer), size[0], size[1]);
     }
 
     /** Of its pixels, as many as are wanted, those in the middle: at most so many along each side. */
-    BufferedImage middle(PictureLayer layer, int most) {
-        BufferedImage image = pictures.image(layer.picture(), share(layer));
+    BufferedImage middle(PaintedPicture layer, int most) {
         int[] size = size(layer);
         int[] part = {Math.min(size[0], most), Math.min(size[1], most)};
-        int across = (int) Math.min(image.getWidth(), Math.round((double) part[0] * image.getWidth() / size[0]));
-        int down = (int) Math.min(image.getHeight(), Math.round((double) part[1] * image.getHeight() / size[1]));
-        BufferedImage cut = new BufferedImage(across, down, image.getType());
-        cut.setData(image.getData(new Rectangle((image.getWidth() - across) / 2, (image.getHeight() - down) / 2, across, down)).createTranslatedChild(0, 0));
-        return finished(layer, cut, part);
-    }
-
-    private static BufferedImage finished(PictureLayer layer, BufferedImage image, int[] size) {
-        BufferedImage sized = size[0] < image.getWidth() ? Resample.toSize(image, size[0], size[1]) : image;
-        return layer.clear().map(clear -> Backdrop.removed(clear, sized)).orElse(sized);
+        PictureSource cut = (id, share) -> {
+            BufferedImage image = pictures.image(id, share);
+            int across = (int) Math.min(image.getWidth(), Math.round((double) part[0] * image.getWidth() / size[0]));
+            int down = (int) Math.min(image.getHeight(), Math.round((double) part[1] * image.getHeight() / size[1]));
+            Rectangle middle = new Rectangle((image.getWidth() - across) / 2, (image.getHeight() - down) / 2, across, down);
+            BufferedImage out = new BufferedImage(across, down, image.getType());
+            out.setData(image.getData(middle).createTranslatedChild(0, 0));
+            return out;
+        };
+        return cut.sized(layer.treated(), share(layer), part[0], part[1]);
     }
 
     /** A file of it: its own where that can stand, PNG where parts are clear, else JPEG. */
-    byte[] file(PictureLayer layer, int quality) {
+    byte[] file(PaintedPicture layer, int quality) {
         return untouched(layer).orElseGet(() -> {
             BufferedImage seen = sized(layer);
             return seen.getColorModel().hasAlpha() ? Encoder.png(seen, 72) : Encoder.jpeg(seen, quality / 100f, 72);

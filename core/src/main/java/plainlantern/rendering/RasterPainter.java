@@ -7,10 +7,10 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Unit;
 import plainlantern.geometry.Affine;
-import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Box;
-import plainlantern.geometry.Unit;
 import plainlantern.picture.Joined;
 import plainlantern.picture.PictureSource;
 import plainlantern.picture.Tile;
@@ -27,7 +27,9 @@ public final class RasterPainter {
 
     private RasterPainter() {}
 
-    /** The width and height in pixels of an output of so many millimetres; throws {@link BadInput} when it is too large or nothing at all. */
+    /**
+     * The width and height in pixels of an output of so many millimetres; throws {@link BadInput} when it is too large or nothing at all.
+     */
     public static int[] size(double mmAcross, double mmDown, double ppi) {
         BadInput.unless(ppi >= 1 && ppi <= 4800, "ppi", "Pixels per inch go from 1 to 4800.");
         long width = Math.max(1, Math.round(mmAcross / Unit.MM_PER_INCH * ppi));
@@ -61,7 +63,10 @@ public final class RasterPainter {
         return paint(page.scene(), toPixels(page.box(), size), size, paper && page.scene().paper().isPresent(), pictures, progress);
     }
 
-    /** From mm to the pixels of an image of that size; a page rarely is a whole number of pixels: it is stretched by less than half a pixel to fill its image. */
+    /**
+     * From mm to the pixels of an image of that size; a page rarely is a whole number of pixels: it is stretched by less than half a pixel
+     * to fill its image.
+     */
     static Affine toPixels(Box box, int[] size) {
         return Affine.scale(size[0] / box.width(), size[1] / box.height()).after(Affine.move(-box.x(), -box.y()));
     }
@@ -71,7 +76,10 @@ public final class RasterPainter {
         return paint(scene, Math.max(1, side / Math.max(scene.width(), scene.height()) * Unit.MM_PER_INCH), true, pictures);
     }
 
-    /** The pixels that a delivery of the whole sheet has from {@code left} and {@code top} on, on its paper, or on white where it has none. TYPE_INT_RGB. */
+    /**
+     * The pixels that a delivery of the whole sheet has from {@code left} and {@code top} on, on its paper, or on white where it has none.
+     * TYPE_INT_RGB.
+     */
     public static BufferedImage pixels(Scene scene, double ppi, int left, int top, int across, int down, PictureSource pictures) {
         int[] whole = size(scene.width(), scene.height(), ppi);
         Affine toPixels = Affine.move(-left, -top).after(toPixels(new Box(0, 0, scene.width(), scene.height()), whole));
@@ -90,7 +98,7 @@ public final class RasterPainter {
         int[] pixels = ((DataBufferInt) page.getRaster().getDataBuffer()).getData();
         Tile onto = new Tile(0, 0, size[0], size[1], pixels);
         Deque<CompletableFuture<List<ItemPainter.Painted>>> ahead = new ArrayDeque<>();
-        List<Scene.Item> all = new ArrayList<>(scene.items());
+        List<Scene.Item> all = new ArrayList<>(scene.joined().items());
         if (opaque) all.add(0, scene.paper().get());
         int begun = 0;
         for (Scene.Item item : all) {
@@ -104,11 +112,13 @@ public final class RasterPainter {
         return opaque ? page : onto.straight();
     }
 
-    /** The parts of a page in which an element is painted: all of it at once, or strips where it is large and nothing about it is blurred. */
+    /**
+     * The parts of a page in which an element is painted: all of it at once, or strips where it is large and nothing about it is blurred.
+     */
     private static List<Box> bands(Scene.Item item, Affine toPixels, int[] size) {
-        boolean blurred = item.soft().isPresent() || item.inner().isPresent() || !item.shades().isEmpty();
         Box reach = item.clip().mapped(toPixels).bounds();
-        if (blurred || Math.min(reach.width(), size[0]) * Math.min(reach.height(), size[1]) <= BAND) return List.of(new Box(0, 0, size[0], size[1]));
+        if (item.blurred() || Math.min(reach.width(), size[0]) * Math.min(reach.height(), size[1]) <= BAND)
+            return List.of(new Box(0, 0, size[0], size[1]));
         List<Box> bands = new ArrayList<>();
         int rows = (int) Math.max(1, BAND / size[0]);
         for (int top = 0; top < size[1]; top += rows) bands.add(new Box(0, top, size[0], Math.min(rows, size[1] - top)));

@@ -12,7 +12,9 @@ import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
+import plainlantern.geometry.FillRule;
 import plainlantern.geometry.Path;
+import plainlantern.geometry.Point;
 import plainlantern.picture.Tile;
 import plainlantern.scene.Scene.Line;
 
@@ -22,14 +24,6 @@ final class Shapes2D {
 
     static AffineTransform transform(Affine map) {
         return new AffineTransform(map.a(), map.b(), map.c(), map.d(), map.e(), map.f());
-    }
-
-    static Shape evenOdd(Path path) {
-        return shape(path, Path2D.WIND_EVEN_ODD);
-    }
-
-    static Shape nonZero(Path path) {
-        return shape(path, Path2D.WIND_NON_ZERO);
     }
 
     /** The area that a line covers, in pixels. */
@@ -49,7 +43,7 @@ final class Shapes2D {
             case SQUARE -> BasicStroke.CAP_SQUARE;
         };
         return new BasicStroke((float) line.width() * scale, ends, join, (float) Line.MITER_LIMIT,
-                dashes.length == 0 ? null : dashes, 0).createStrokedShape(evenOdd(line.path().mapped(toPixels)));
+                dashes.length == 0 ? null : dashes, 0).createStrokedShape(of(line.path().mapped(toPixels)));
     }
 
     static Shape rectangle(Box box) {
@@ -69,15 +63,30 @@ final class Shapes2D {
         return ((DataBufferByte) mask.getRaster().getDataBuffer()).getData();
     }
 
-    private static Shape shape(Path path, int rule) {
-        Path2D out = new Path2D.Double(rule);
-        for (Path.Segment segment : path.segments()) {
-            if (segment instanceof Path.Segment.Move m) out.moveTo(m.to().x(), m.to().y());
-            else if (segment instanceof Path.Segment.Line l) out.lineTo(l.to().x(), l.to().y());
-            else if (segment instanceof Path.Segment.Cubic c) {
-                out.curveTo(c.control1().x(), c.control1().y(), c.control2().x(), c.control2().y(), c.to().x(), c.to().y());
-            } else out.closePath();
-        }
+    /** A path as it is filled. */
+    static Shape of(Path path) {
+        Path2D out = new Path2D.Double(path.rule() == FillRule.EVEN_ODD ? Path2D.WIND_EVEN_ODD : Path2D.WIND_NON_ZERO);
+        path.draw(new Path.Pen<RuntimeException>() {
+            @Override
+            public void move(Point to) {
+                out.moveTo(to.x(), to.y());
+            }
+
+            @Override
+            public void line(Point to) {
+                out.lineTo(to.x(), to.y());
+            }
+
+            @Override
+            public void cubic(Point control1, Point control2, Point to) {
+                out.curveTo(control1.x(), control1.y(), control2.x(), control2.y(), to.x(), to.y());
+            }
+
+            @Override
+            public void close() {
+                out.closePath();
+            }
+        });
         return out;
     }
 }

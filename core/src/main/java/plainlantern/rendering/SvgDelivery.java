@@ -13,7 +13,7 @@ import plainlantern.picture.FileKind;
 import plainlantern.picture.PictureSource;
 import plainlantern.scene.Page;
 import plainlantern.scene.Scene;
-import plainlantern.scene.Scene.LettersLayer;
+import plainlantern.sheet.Treated;
 
 /**
  * A page as SVG (SVG 2, CSS Compositing for blend modes): forms stay outlines, words text or outlines, every picture is there once.
@@ -26,7 +26,7 @@ record SvgDelivery(String document, Map<String, byte[]> pictures) {
         Scene scene = delivery.scene(page);
         Placed placed = new Placed(delivery.ppi() * delivery.scale(), source);
         StringBuilder definitions = new StringBuilder();
-        Map<String, String> names = new LinkedHashMap<>();
+        Map<Treated, String> names = new LinkedHashMap<>();
         Map<String, byte[]> files = new LinkedHashMap<>();
         Placed.largest(List.of(scene)).forEach((key, layer) -> {
             String name = "picture-" + names.size();
@@ -35,12 +35,15 @@ record SvgDelivery(String document, Map<String, byte[]> pictures) {
             FileKind kind = FileKind.of(file).orElseThrow();
             String linked = folder + names.size() + "." + kind.extension();
             if (delivery.linked()) files.put(linked, file);
-            definitions.append("<image id=\"").append(name).append("\" width=\"").append(layer.width()).append("\" height=\"").append(layer.height()).append("\" preserveAspectRatio=\"none\" href=\"")
-                    .append(delivery.linked() ? address(linked) : "data:" + kind.mediaType() + ";base64," + Base64.getEncoder().encodeToString(file)).append("\"/>");
+            definitions.append("<image id=\"").append(name).append("\" width=\"").append(layer.width()).append("\" height=\"")
+                    .append(layer.height()).append("\" preserveAspectRatio=\"none\" href=\"")
+                    .append(delivery.linked() ? address(linked) : "data:" + kind.mediaType() + ";base64," + Base64.getEncoder()
+                            .encodeToString(file)).append("\"/>");
         });
         if (delivery.live()) fonts(scene, definitions);
         String defs = definitions.isEmpty() ? "" : "<defs>" + definitions + "</defs>";
-        return new SvgDelivery(SvgPainter.document(scene, page.box(), delivery.scale(), layer -> names.get(Placed.key(layer)), defs, delivery.live()), files);
+        return new SvgDelivery(SvgPainter.document(scene, page.box(), delivery.scale(), layer -> names.get(layer.treated()), defs,
+                delivery.live()), files);
     }
 
     /** As an address relative to the document (RFC 3986). */
@@ -55,12 +58,13 @@ record SvgDelivery(String document, Map<String, byte[]> pictures) {
     private static void fonts(Scene scene, StringBuilder out) {
         Set<Typeface> used = new LinkedHashSet<>();
         for (Scene.Item item : scene.items()) {
-            for (Scene.Layer layer : item.layers()) if (layer instanceof LettersLayer letters) used.add(letters.words().style().typeface());
+            for (Scene.Layer layer : item.layers()) layer.letters().ifPresent(letters -> used.add(letters.words().style().typeface()));
         }
         if (used.isEmpty()) return;
         out.append("<style>");
         for (Typeface typeface : used) {
-            out.append("@font-face{font-family:'").append(typeface.label()).append("';src:url(data:font/ttf;base64,").append(Base64.getEncoder().encodeToString(typeface.bytes())).append(")}");
+            out.append("@font-face{font-family:'").append(typeface.label()).append("';src:url(data:font/ttf;base64,")
+                    .append(Base64.getEncoder().encodeToString(typeface.bytes())).append(")}");
         }
         out.append("</style>");
     }

@@ -2,7 +2,6 @@ package plainlantern.rendering;
 
 import static plainlantern.outline.PathData.number;
 
-import java.util.List;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import plainlantern.geometry.Affine;
@@ -12,11 +11,11 @@ import plainlantern.geometry.Point;
 import plainlantern.lettering.LetterStyle;
 import plainlantern.lettering.Setting;
 import plainlantern.outline.PathData;
-import plainlantern.scene.Scene;
-import plainlantern.scene.Scene.LettersLayer;
 import plainlantern.scene.Scene.Line;
-import plainlantern.scene.Scene.PictureLayer;
-import plainlantern.scene.Scene.WashLayer;
+import plainlantern.scene.Scene.PaintedLetters;
+import plainlantern.scene.Scene.PaintedPicture;
+import plainlantern.scene.Scene.PaintedWash;
+import plainlantern.scene.Scene;
 import plainlantern.sheet.Blend;
 import plainlantern.sheet.Look;
 import plainlantern.sheet.Rim;
@@ -31,7 +30,7 @@ public final class SvgPainter {
      *
      * @param href where the pixels of a picture are, its background taken out where it says so: a file, an address or a data URI
      */
-    public static String document(Scene scene, Function<PictureLayer, String> href) {
+    public static String document(Scene scene, Function<PaintedPicture, String> href) {
         return document(scene, new Box(0, 0, scene.width(), scene.height()), 1, href, "", false);
     }
 
@@ -42,18 +41,21 @@ public final class SvgPainter {
      * @param definitions stand before all else; an address that begins with # names one of them
      * @param live        whether words stay text, in fonts that {@code definitions} bring along
      */
-    static String document(Scene scene, Box box, double scale, Function<PictureLayer, String> href, String definitions, boolean live) {
-        StringBuilder out = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"" + number(box.width() * scale, 5) + "mm\" height=\"" + number(box.height() * scale, 5)
-                + "mm\" viewBox=\"" + number(box.x(), 5) + " " + number(box.y(), 5) + " " + number(box.width(), 5) + " " + number(box.height(), 5) + "\">");
-        if (scene.items().stream().anyMatch(i -> i.look().blend() != Blend.NORMAL || i.layers().stream().anyMatch(l -> l.look().blend() != Blend.NORMAL))) out.append(rules());
+    static String document(Scene scene, Box box, double scale, Function<PaintedPicture, String> href, String definitions, boolean live) {
+        StringBuilder out = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"" + number(box.width() * scale, 5)
+                + "mm\" height=\"" + number(box.height() * scale, 5)
+                + "mm\" viewBox=\"" + number(box.x(), 5) + " " + number(box.y(), 5) + " " + number(box.width(), 5) + " "
+                        + number(box.height(), 5) + "\">");
+        if (scene.items().stream().anyMatch(i -> i.look().blend() != Blend.NORMAL
+                || i.layers().stream().anyMatch(l -> l.look().blend() != Blend.NORMAL))) out.append(rules());
         out.append(definitions);
         scene.paper().ifPresent(paper -> out.append(item(paper, href)));
-        for (Scene.Item item : scene.items()) out.append(item(item, href, "", false, live));
+        for (Scene.Item item : scene.joined().items()) out.append(item(item, href, "", false, live));
         return out.append("</svg>").toString();
     }
 
     /** One item as a group that clips its layers, which meet each other alone. */
-    public static String item(Scene.Item item, Function<PictureLayer, String> href) {
+    public static String item(Scene.Item item, Function<PaintedPicture, String> href) {
         return item(item, href, "", false, false);
     }
 
@@ -63,28 +65,22 @@ public final class SvgPainter {
      * @param mark    begins every id in it, where the same item is drawn twice on one page
      * @param bitmaps whether shadows may be small images
      */
-    static String item(Scene.Item item, Function<PictureLayer, String> href, String mark, boolean bitmaps) {
+    static String item(Scene.Item item, Function<PaintedPicture, String> href, String mark, boolean bitmaps) {
         return item(item, href, mark, bitmaps, false);
     }
 
-    private static String item(Scene.Item item, Function<PictureLayer, String> href, String mark, boolean bitmaps, boolean live) {
+    private static String item(Scene.Item item, Function<PaintedPicture, String> href, String mark, boolean bitmaps, boolean live) {
         String id = mark + item.element();
         String look = look(item.look());
         StringBuilder out = new StringBuilder(look.isEmpty() ? "" : "<g" + look + ">");
         String around = SvgShades.around(item, id, bitmaps, out);
         out.append("<clipPath id=\"clip-").append(id).append("\"><path d=\"").append(PathData.of(item.under()))
-                .append("\" clip-rule=\"evenodd\"/></clipPath>").append(around).append("<g class=\"layers\" clip-path=\"url(#clip-").append(id).append(")\"");
+                .append("\" clip-rule=\"").append(item.under().rule().label()).append("\"/></clipPath>").append(around)
+                        .append("<g class=\"layers\" clip-path=\"url(#clip-").append(id).append(")\"");
         if (item.soft().isPresent()) out.append(" mask=\"url(#soft-").append(id).append(")\"");
         out.append('>');
         // A rim wider than the form hides all that is in it.
-        for (Scene.Layer layer : item.under().segments().isEmpty() ? List.<Scene.Layer>of() : item.layers()) {
-            if (layer instanceof PictureLayer picture && picture.blur() > 0)
-                SvgShades.blur("blur-" + id, picture.blur(), item.under().bounds(), out);
-            if (layer instanceof PictureLayer picture) picture(picture, id, href, out);
-            else if (layer instanceof WashLayer wash) wash(wash, item, id, out);
-            else if (layer instanceof LettersLayer letters && live && letters.words().complete()) words(letters, out);
-            else if (layer instanceof LettersLayer letters) letters(letters, out);
-        }
+        if (!item.under().empty()) for (Scene.Layer layer : item.layers()) layer.on(new Layers(item, id, href, live, out));
         SvgShades.onto(item, id, out);
         out.append("</g>");
         if (SvgShades.filtersInside(item)) out.append("</g>");
@@ -100,27 +96,52 @@ public final class SvgPainter {
         if (line.within() != Scene.Within.ALL) {
             out.append("<clipPath id=\"rim-").append(id).append("\"><path d=\"").append(line.within() == Scene.Within.OUTSIDE ? FAR : "")
                     .append(PathData.of(form))
-                    .append("\" clip-rule=\"evenodd\"/></clipPath>");
+                    .append("\" clip-rule=\"").append(form.rule().label()).append("\"/></clipPath>");
         }
-        out.append("<path class=\"rim\" fill=\"none\" d=\"").append(PathData.of(line.path())).append("\" stroke=\"").append(line.colour().hex()).append('"');
+        out.append("<path class=\"rim\" fill=\"none\" d=\"").append(PathData.of(line.path())).append("\" stroke=\"")
+                .append(line.colour().hex()).append('"');
         numbers(out, "stroke-width", line.width(), "stroke-miterlimit", Line.MITER_LIMIT);
         out.append(" stroke-linejoin=\"").append(line.join().label()).append('"');
-        if (!line.dashes().isEmpty()) out.append(" stroke-dasharray=\"").append(line.dashes().stream().map(d -> number(d, 6)).collect(Collectors.joining(" "))).append('"');
+        if (!line.dashes().isEmpty()) out.append(" stroke-dasharray=\"")
+                .append(line.dashes().stream().map(d -> number(d, 6)).collect(Collectors.joining(" "))).append('"');
         if (line.ends() != Rim.Ends.BUTT) out.append(" stroke-linecap=\"").append(line.ends().label()).append('"');
         if (line.within() != Scene.Within.ALL) out.append(" clip-path=\"url(#rim-").append(id).append(")\"");
         out.append("/>");
     }
 
-    private static void picture(PictureLayer layer, String id, Function<PictureLayer, String> href, StringBuilder out) {
+    /** The layers of one item. */
+    private record Layers(Scene.Item item, String id, Function<PaintedPicture, String> href, boolean live, StringBuilder out)
+            implements Scene.Brush<RuntimeException> {
+        @Override
+        public void picture(PaintedPicture layer) {
+            if (layer.blur() > 0) SvgShades.blur("blur-" + id, layer.blur(), item.under().bounds(), out);
+            SvgPainter.picture(layer, id, href, out);
+        }
+
+        @Override
+        public void wash(PaintedWash layer) {
+            SvgPainter.wash(layer, item, id, out);
+        }
+
+        @Override
+        public void letters(PaintedLetters layer) {
+            if (live && layer.words().complete()) SvgPainter.words(layer, out);
+            else SvgPainter.letters(layer, out);
+        }
+    }
+
+    private static void picture(PaintedPicture layer, String id, Function<PaintedPicture, String> href, StringBuilder out) {
         if (layer.blur() > 0) out.append("<g filter=\"url(#blur-").append(id).append(")\">");
         String from = href.apply(layer);
         if (from.startsWith("#")) out.append("<use");
-        else out.append("<image width=\"").append(layer.width()).append("\" height=\"").append(layer.height()).append("\" preserveAspectRatio=\"none\"");
-        out.append(" data-layer=\"").append(layer.at()).append("\" data-picture=\"").append(layer.picture()).append("\" transform=\"").append(matrix(layer.pixelsToSheet()))
+        else out.append("<image width=\"").append(layer.width()).append("\" height=\"").append(layer.height())
+                .append("\" preserveAspectRatio=\"none\"");
+        out.append(" data-layer=\"").append(layer.at()).append("\" data-picture=\"").append(layer.treated().picture())
+                .append("\" transform=\"").append(matrix(layer.pixelsToSheet()))
                 .append("\" href=\"").append(from).append('"').append(look(layer.look())).append(layer.blur() > 0 ? "/></g>" : "/>");
     }
 
-    private static void wash(WashLayer layer, Scene.Item item, String mark, StringBuilder out) {
+    private static void wash(PaintedWash layer, Scene.Item item, String mark, StringBuilder out) {
         String id = "wash-" + mark + "-" + layer.at();
         Point way = layer.to().minus(layer.from());
         String name = layer.round() ? "radialGradient" : "linearGradient";
@@ -139,17 +160,19 @@ public final class SvgPainter {
         out.append(" fill=\"url(#").append(id).append(")\"").append(look(layer.look())).append("/>");
     }
 
-    private static void letters(LettersLayer layer, StringBuilder out) {
+    private static void letters(PaintedLetters layer, StringBuilder out) {
         out.append("<path data-layer=\"").append(layer.at()).append("\" fill-rule=\"nonzero\" d=\"").append(PathData.of(layer.outlines()))
                 .append("\" fill=\"").append(layer.colour().hex()).append('"').append(look(layer.look())).append("/>");
     }
 
     /** Set as we set them: by advance widths alone. */
-    private static void words(LettersLayer layer, StringBuilder out) {
+    private static void words(PaintedLetters layer, StringBuilder out) {
         LetterStyle style = layer.words().style();
-        out.append("<g data-layer=\"").append(layer.at()).append("\" transform=\"").append(matrix(layer.words().map())).append("\" font-family=\"").append(style.typeface().label()).append('"');
+        out.append("<g data-layer=\"").append(layer.at()).append("\" transform=\"").append(matrix(layer.words().map()))
+                .append("\" font-family=\"").append(style.typeface().label()).append('"');
         numbers(out, "font-size", style.size(), "letter-spacing", style.tracking() / 1000 * style.size());
-        out.append(" style=\"font-kerning:none;font-variant-ligatures:none;white-space:pre\" fill=\"").append(layer.colour().hex()).append('"').append(look(layer.look())).append('>');
+        out.append(" style=\"font-kerning:none;font-variant-ligatures:none;white-space:pre\" fill=\"").append(layer.colour().hex())
+                .append('"').append(look(layer.look())).append('>');
         for (Setting.Line line : layer.words().lines()) {
             for (Setting.Line run : Setting.runs(style, line)) {
                 out.append("<text");
@@ -174,7 +197,8 @@ public final class SvgPainter {
     /** The rules by which a document's classes blend; the board's own style sheet has the same. */
     private static String rules() {
         StringBuilder out = new StringBuilder("<style>.layers{isolation:isolate}");
-        for (Blend blend : Blend.values()) out.append(".blend-").append(blend.css()).append("{mix-blend-mode:").append(blend.css()).append('}');
+        for (Blend blend : Blend.values())
+            out.append(".blend-").append(blend.css()).append("{mix-blend-mode:").append(blend.css()).append('}');
         return out.append("</style>").toString();
     }
 

@@ -43,7 +43,8 @@ final class SvgShades {
                 filter(name, reach, out);
                 cast(shade, shade.spread(), out);
                 flood(shade, out);
-                out.append("<feComposite in2=\"cast\" operator=\"in\" result=\"shade\"/><feMerge><feMergeNode in=\"shade\"/><feMergeNode in=\"SourceGraphic\"/></feMerge></filter>");
+                out.append("<feComposite in2=\"cast\" operator=\"in\" result=\"shade\"/><feMerge><feMergeNode "
+                        + "in=\"shade\"/><feMergeNode in=\"SourceGraphic\"/></feMerge></filter>");
                 groups.append("<g filter=\"url(#").append(name).append(")\">");
             }
         }
@@ -62,21 +63,24 @@ final class SvgShades {
             blur("fade-" + id, soft.deviation(), box, out);
             out.append("<mask id=\"soft-").append(id).append("\" maskUnits=\"userSpaceOnUse\"");
             box(box, out);
-            out.append("><path d=\"").append(PathData.of(soft.form())).append("\" fill=\"#fff\" fill-rule=\"evenodd\" filter=\"url(#fade-").append(id).append(")\"/></mask>");
+            out.append("><path d=\"").append(PathData.of(soft.form())).append("\" fill=\"#fff\" fill-rule=\"")
+                    .append(soft.form().rule().label()).append("\" filter=\"url(#fade-").append(id).append(")\"/></mask>");
         });
         return groups.toString();
     }
 
     /** Draws a shadow as an image of a few pixels a standard deviation, which is as smooth; false where that would be a large one. */
     private static boolean bitmap(Shade shade, StringBuilder out) {
-        if (shade.deviation() == 0 || shade.form().orElseThrow().segments().isEmpty()) return false;
+        if (shade.deviation() == 0 || shade.form().orElseThrow().empty()) return false;
         double scale = FINE / shade.deviation();
         Box box = shade.form().get().bounds().grown(Blur.reach(FINE) / scale);
         if (Math.max(box.width(), box.height()) * scale > LARGEST) return false;
         Tile tile = Tile.over(new Box(box.x() * scale, box.y() * scale, box.width() * scale, box.height() * scale));
-        byte[] cover = Blur.of(Shapes2D.evenOdd(shade.form().get().mapped(Affine.scale(scale, scale))), FINE, tile);
+        byte[] cover = Blur.of(Shapes2D.of(shade.form().get().mapped(Affine.scale(scale, scale))), FINE, tile);
         BufferedImage image = new BufferedImage(tile.width(), tile.height(), BufferedImage.TYPE_INT_ARGB);
-        for (int i = 0; i < cover.length; i++) image.setRGB(i % tile.width(), i / tile.width(), (int) ((cover[i] & 0xFF) * shade.opacity() + 0.5) << 24 | shade.colour().rgb());
+        for (int i = 0; i < cover.length; i++)
+            image.setRGB(i % tile.width(), i / tile.width(), (int) ((cover[i] & 0xFF) * shade.opacity() + 0.5) << 24 | shade.colour()
+                    .rgb());
         out.append("<image class=\"shade\" preserveAspectRatio=\"none\"");
         numbers(out, "x", tile.x() / scale, "y", tile.y() / scale, "width", tile.width() / scale, "height", tile.height() / scale);
         out.append(" href=\"data:image/png;base64,").append(Base64.getEncoder().encodeToString(Encoder.png(image, 72))).append("\"/>");
@@ -99,7 +103,8 @@ final class SvgShades {
         inner.ifPresent(shade -> {
             Box frame = item.clip().bounds().grown(room(shade) + Math.max(Math.abs(shade.by().x()), Math.abs(shade.by().y())));
             blur("inner-" + id, shade.deviation(), frame, out);
-            path(shade, "M" + number(frame.x(), 4) + " " + number(frame.y(), 4) + "H" + number(frame.right(), 4) + "V" + number(frame.bottom(), 4) + "H" + number(frame.x(), 4) + "Z"
+            path(shade, "M" + number(frame.x(), 4) + " " + number(frame.y(), 4) + "H" + number(frame.right(), 4) + "V"
+                    + number(frame.bottom(), 4) + "H" + number(frame.x(), 4) + "Z"
                     + PathData.of(shade.form().orElseThrow()), "inner-" + id, out);
         });
     }
@@ -114,7 +119,8 @@ final class SvgShades {
     }
 
     private static void path(Shade shade, String d, String filter, StringBuilder out) {
-        out.append("<path class=\"shade\" fill-rule=\"evenodd\" d=\"").append(d).append("\" fill=\"").append(shade.colour().hex()).append('"');
+        out.append("<path class=\"shade\" fill-rule=\"evenodd\" d=\"").append(d).append("\" fill=\"")
+                .append(shade.colour().hex()).append('"');
         numbers(out, "fill-opacity", shade.opacity());
         if (shade.deviation() > 0) out.append(" filter=\"url(#").append(filter).append(")\"");
         out.append("/>");

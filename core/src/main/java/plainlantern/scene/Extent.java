@@ -1,6 +1,6 @@
 package plainlantern.scene;
 
-import plainlantern.geometry.Choice;
+import plainlantern.asking.Choice;
 
 /** How much of a sheet is handed over. */
 public enum Extent implements Choice {

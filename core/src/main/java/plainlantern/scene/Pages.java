@@ -6,15 +6,14 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import plainlantern.asking.BadInput;
+import plainlantern.fitting.Shown;
 import plainlantern.fitting.Vistas;
-import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Box;
 import plainlantern.outline.Rectangle;
 import plainlantern.scene.Scene.Item;
-import plainlantern.sheet.Content;
-import plainlantern.sheet.Content.VistaSlice;
 import plainlantern.sheet.Finish;
-import plainlantern.sheet.Panel;
+import plainlantern.sheet.Holder;
 import plainlantern.sheet.Seat;
 import plainlantern.sheet.Sheet;
 
@@ -30,12 +29,13 @@ public final class Pages {
      */
     public static List<Page> of(Sheet sheet, Extent extent, Collection<String> selected, boolean bleed) {
         Set<String> chosen = new HashSet<>(selected);
-        if (extent == Extent.SHEET) return List.of(new Page(sheet.name(), sheet.name(), Scene.of(sheet), sheet.bounds(), bleed ? sheet.bleed() : 0));
+        if (extent == Extent.SHEET) return List.of(new Page(sheet.name(), sheet.name(), Scene.of(sheet), sheet.bounds(), bleed
+                ? sheet.bleed() : 0));
         if (extent == Extent.SELECTION) return List.of(selection(sheet, chosen));
         List<Page> pages = new ArrayList<>();
-        for (Panel panel : sheet.panels()) {
+        for (Holder panel : sheet.holders()) {
             boolean meant = chosen.isEmpty() || chosen.contains(panel.id());
-            if (meant && panel.role().takesPictures() && !panel.hidden() && !panel.shown().isEmpty())
+            if (meant && panel.takesPictures() && !panel.hidden() && !panel.shown().isEmpty())
                 pages.add(alone(sheet, panel, extent));
         }
         BadInput.unless(!pages.isEmpty(), "extent", "There is no panel here that shows anything.");
@@ -54,21 +54,22 @@ public final class Pages {
     }
 
     /** A panel turned upright in the sheet's corner, or where it stands; a slice becomes the picture that it looks like. */
-    private static Page alone(Sheet sheet, Panel panel, Extent extent) {
-        List<Content> own = new ArrayList<>();
-        for (int at = 0; at < panel.content().size(); at++) {
-            own.add(panel.content().get(at) instanceof VistaSlice ? Vistas.shown(sheet, panel, at).orElseThrow() : panel.content().get(at));
-        }
+    private static Page alone(Sheet sheet, Holder panel, Extent extent) {
+        Holder own = panel.changingSlices(slice -> {
+            Shown shown = Vistas.shown(sheet, panel, slice);
+            return Vistas.owned(shown, shown.flat());
+        });
         Seat seat = panel.seat();
-        Panel upright = panel.withContent(own).withSeat(extent == Extent.TURNED ? seat
+        Holder upright = own.withSeat(extent == Extent.TURNED ? seat
                 : new Seat(seat.half(), seat.width(), seat.height(), 0, seat.mirrored()));
         Box box = new Box(0, 0, seat.width(), seat.height());
-        if (extent == Extent.BOXES) return page(sheet, panel, Scene.item(sheet, upright.withOutline(Rectangle.SHARP).finished(Finish.NONE)), box);
+        if (extent == Extent.BOXES) return page(sheet, panel, Scene.item(sheet, upright.withOutline(Rectangle.SHARP).finished(Finish.NONE)),
+                box);
         Item item = Scene.item(sheet, upright).unshaded();
         return page(sheet, panel, item, item.reach());
     }
 
-    private static Page page(Sheet sheet, Panel panel, Item item, Box trim) {
+    private static Page page(Sheet sheet, Holder panel, Item item, Box trim) {
         return new Page(sheet.name(), panel.name(), new Scene(sheet.width(), sheet.height(), Optional.empty(), List.of(item)), trim, 0);
     }
 }

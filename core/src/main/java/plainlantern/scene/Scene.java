@@ -4,28 +4,31 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import plainlantern.fitting.Coverage;
-import plainlantern.fitting.Lettering;
+import plainlantern.fitting.Shown;
 import plainlantern.fitting.Sitting;
+import plainlantern.fitting.Typesetting;
 import plainlantern.fitting.Vistas;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 import plainlantern.geometry.Polygons;
-import plainlantern.sheet.Cleared;
 import plainlantern.sheet.Colour;
 import plainlantern.sheet.Content;
-import plainlantern.sheet.Content.OwnPicture;
-import plainlantern.sheet.Content.Wash;
-import plainlantern.sheet.Content.Words;
+import plainlantern.sheet.Element;
 import plainlantern.sheet.Foot;
+import plainlantern.sheet.Holder;
 import plainlantern.sheet.Look;
-import plainlantern.sheet.Panel;
 import plainlantern.sheet.Paper;
 import plainlantern.sheet.Picture;
+import plainlantern.sheet.PictureLayer;
 import plainlantern.sheet.Rim;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Stop;
+import plainlantern.sheet.Treated;
+import plainlantern.sheet.Treatment;
+import plainlantern.sheet.Wash;
+import plainlantern.sheet.Words;
 
 /**
  * What is painted, from back to front, on a sheet of {@code width} by {@code height} mm.
@@ -42,28 +45,55 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
      *
      * @param element the element's id
      * @param name    what people call it
-     * @param clip    the form on the sheet, mm
-     * @param under   the form that its layers are seen through: the same, or one that ends beneath the rim, so that at an edge shared by
-     *                both nothing shines through
-     * @param soft    what lets its layers through together with the form, where its edge is soft
-     * @param inner   what its edge casts onto its layers
-     * @param rim     the line around it, in front of its layers
-     * @param shades  what it casts behind itself, from back to front
      * @param look    how the whole of it meets what lies behind it
      */
-    public record Item(String element, String name, Path clip, Path under, List<Layer> layers, Optional<Soft> soft, Optional<Shade> inner,
-            Optional<Line> rim, List<Shade> shades, Look look) {
+    public record Item(String element, String name, Form form, List<Layer> layers, Around around, Look look) {
         public Item {
             layers = List.copyOf(layers);
-            shades = List.copyOf(shades);
+        }
+
+        public Path clip() {
+            return form.clip();
+        }
+
+        public Path under() {
+            return form.under();
+        }
+
+        public Optional<Soft> soft() {
+            return around.soft();
+        }
+
+        public Optional<Shade> inner() {
+            return around.inner();
+        }
+
+        public Optional<Line> rim() {
+            return around.rim();
+        }
+
+        public List<Shade> shades() {
+            return around.shades();
+        }
+
+        /** Whether something about it is blurred. */
+        public boolean blurred() {
+            return soft().isPresent() || inner().isPresent() || !shades().isEmpty();
+        }
+
+        /** Its pictures, from back to front. */
+        public List<PaintedPicture> pictures() {
+            return layers.stream().flatMap(layer -> layer.picture().stream()).toList();
         }
 
         /** The upright box that holds all of it that is seen, mm; a shadow counts as far as three of its deviations. */
         public Box reach() {
-            Box own = rim.filter(line -> line.within() != Within.FORM).map(line -> clip.bounds().union(line.reach(clip))).orElse(clip.bounds());
+            Box own = rim().filter(line -> line.within() != Within.FORM).map(line -> clip().bounds().union(line.reach(clip())))
+                    .orElse(clip().bounds());
             Box all = own;
-            for (Shade shade : shades) {
-                Box from = shade.form().filter(form -> !form.segments().isEmpty()).map(Path::bounds).orElse(own.moved(shade.by()).grown(Math.max(0, shade.spread())));
+            for (Shade shade : shades()) {
+                Box from = shade.form().filter(form -> !form.empty()).map(Path::bounds)
+                        .orElse(own.moved(shade.by()).grown(Math.max(0, shade.spread())));
                 all = all.union(from.grown(3 * shade.deviation()));
             }
             return all;
@@ -71,12 +101,42 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
 
         /** The same without what it casts behind itself. */
         public Item unshaded() {
-            return new Item(element, name, clip, under, layers, soft, inner, rim, List.of(), look);
+            return new Item(element, name, form, layers, new Around(soft(), inner(), rim(), List.of()), look);
         }
 
         /** The same as it would be with nothing behind it and no transparency of its own. */
         public Item plain() {
-            return new Item(element, name, clip, under, layers, soft, inner, rim, shades, Look.PLAIN);
+            return new Item(element, name, form, layers, around, Look.PLAIN);
+        }
+    }
+
+    /**
+     * An element's form on the sheet, mm.
+     *
+     * @param clip  the form itself
+     * @param under the form that its layers are seen through: the same, or one that ends beneath the rim, so that at an edge shared by
+     *              both nothing shines through
+     */
+    public record Form(Path clip, Path under) {
+        /** One whose layers are seen through all of it. */
+        public static Form whole(Path path) {
+            return new Form(path, path);
+        }
+    }
+
+    /**
+     * What surrounds an element.
+     *
+     * @param soft   what lets its layers through together with the form, where its edge is soft
+     * @param inner  what its edge casts onto its layers
+     * @param rim    the line around it, in front of its layers
+     * @param shades what it casts behind itself, from back to front
+     */
+    public record Around(Optional<Soft> soft, Optional<Shade> inner, Optional<Line> rim, List<Shade> shades) {
+        public static final Around NOTHING = new Around(Optional.empty(), Optional.empty(), Optional.empty(), List.of());
+
+        public Around {
+            shades = List.copyOf(shades);
         }
     }
 
@@ -106,7 +166,8 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
 
         /** The box around the line where it goes around a form. */
         Box reach(Path form) {
-            Optional<Path> grown = join == Rim.Join.MITER ? Polygons.grownSharp(form, width / 2, MITER_LIMIT) : Polygons.grown(form, width / 2);
+            Optional<Path> grown = join == Rim.Join.MITER ? Polygons.grownSharp(form, width / 2, MITER_LIMIT)
+                    : Polygons.grown(form, width / 2);
             return grown.map(Path::bounds).orElse(path.bounds().grown(width / 2));
         }
     }
@@ -114,39 +175,143 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
     /** Where a line is seen: within the element's form, all of it, or outside the form. */
     public enum Within { FORM, ALL, OUTSIDE }
 
+    /** What is done with each kind of layer, in one place. */
+    public interface Brush<E extends Exception> {
+        void picture(PaintedPicture layer) throws E;
+
+        void wash(PaintedWash layer) throws E;
+
+        void letters(PaintedLetters layer) throws E;
+    }
+
     /** One layer of an element; {@code at} is its place in the panel's content, 0 hindmost. */
     public sealed interface Layer {
         int at();
 
         Look look();
+
+        <E extends Exception> void on(Brush<E> brush) throws E;
+
+        /** Whether it fills the form, and nothing can be seen through it. */
+        boolean solid();
+
+        /** It as a picture, where it is one. */
+        default Optional<PaintedPicture> picture() {
+            return Optional.empty();
+        }
+
+        /** It as letters, where it is that. */
+        default Optional<PaintedLetters> letters() {
+            return Optional.empty();
+        }
+    }
+
+    /**
+     * A picture whose pixels are painted.
+     *
+     * @param treated what is seen of it
+     * @param width   its own pixels across, upright
+     * @param height  likewise
+     * @param foot    where it stands, for one that can be seen through in places
+     */
+    public record Pixels(Treated treated, int width, int height, Optional<Foot> foot) {
+        static Pixels of(Picture picture, Treatment treatment) {
+            return new Pixels(new Treated(picture.id(), treatment), picture.width(), picture.height(), picture.foot());
+        }
+
+        /** Whether nothing can be seen through it. */
+        public boolean opaque() {
+            return foot.isEmpty() && !treated.treatment().clears();
+        }
     }
 
     /**
      * @param pixelsToSheet from the upright picture's pixels to mm on the sheet
      * @param covers        whether the picture fills the whole form
-     * @param foot          where it stands, for one that can be seen through in places
-     * @param clear         the plain background that is taken out of it
      * @param blur          the standard deviation of the Gaussian curve by which it is blurred, mm; 0 for a sharp one
      */
-    public record PictureLayer(int at, String picture, int width, int height, Affine pixelsToSheet, boolean covers, Optional<Foot> foot, Optional<Cleared> clear,
-                               double blur, Look look) implements Layer {}
+    public record PaintedPicture(int at, Pixels pixels, Affine pixelsToSheet, boolean covers, double blur, Look look) implements Layer {
+        public Treated treated() {
+            return pixels.treated();
+        }
+
+        public int width() {
+            return pixels.width();
+        }
+
+        public int height() {
+            return pixels.height();
+        }
+
+        @Override
+        public boolean solid() {
+            return look.equals(Look.PLAIN) && covers && pixels.opaque();
+        }
+
+        @Override
+        public <E extends Exception> void on(Brush<E> brush) throws E {
+            brush.picture(this);
+        }
+
+        @Override
+        public Optional<PaintedPicture> picture() {
+            return Optional.of(this);
+        }
+    }
 
     /**
      * Colours that run into each other from one place on the sheet to another, or outward from the one as far as the other. Between two
      * stops each of red, green, blue and opacity runs evenly, as SVG has it.
      */
-    public record WashLayer(int at, List<Stop> stops, boolean round, Point from, Point to, Look look) implements Layer {}
+    public record PaintedWash(int at, List<Stop> stops, boolean round, Point from, Point to, Look look) implements Layer {
+        /** Whether it is all of one colour. */
+        public boolean plain() {
+            return stops.size() == 1;
+        }
+
+        @Override
+        public boolean solid() {
+            return look.equals(Look.PLAIN) && stops.stream().allMatch(s -> s.opacity() == 1);
+        }
+
+        @Override
+        public <E extends Exception> void on(Brush<E> brush) throws E {
+            brush.wash(this);
+        }
+    }
 
     /**
      * @param words    the letters as text, on the sheet
      * @param outlines the same letters, filled by the non-zero rule
      */
-    public record LettersLayer(int at, Lettering.Placed words, Path outlines, Colour colour, Look look) implements Layer {}
+    public record PaintedLetters(int at, Typesetting.Placed words, Path outlines, Colour colour, Look look) implements Layer {
+        @Override
+        public boolean solid() {
+            return false;
+        }
+
+        @Override
+        public <E extends Exception> void on(Brush<E> brush) throws E {
+            brush.letters(this);
+        }
+
+        @Override
+        public Optional<PaintedLetters> letters() {
+            return Optional.of(this);
+        }
+    }
 
     public static Scene of(Sheet sheet) {
-        List<Item> items = new ArrayList<>();
-        for (Panel panel : sheet.panels()) if (!panel.hidden() && paints(panel)) items.add(item(sheet, panel));
+        List<Item> items = sheet.elements().stream().filter(e -> !e.hidden() && e.paints()).map(e -> item(sheet, e)).toList();
         return new Scene(sheet.width(), sheet.height(), paper(sheet), items);
+    }
+
+    /**
+     * The same with slices of one picture that abut as one item, so that nothing shines through between them: for outputs, not for the
+     * board.
+     */
+    public Scene joined() {
+        return new Scene(width, height, paper, Abutting.joined(items));
     }
 
     /** The same without its paper. */
@@ -167,64 +332,97 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
     /** The paper of a sheet alone. */
     public static Optional<Item> paper(Sheet sheet) {
         Box box = sheet.bounds().grown(sheet.bleed());
-        if (sheet.paper() instanceof Paper.Plain plain) return Optional.of(plain(box, plain.colour()));
-        if (sheet.paper() instanceof Paper.Washed washed) return Optional.of(paper(box, wash(sheet.bounds(), Affine.IDENTITY, 0, new Wash(washed.stops(), washed.turn(), washed.round(), Look.PLAIN))));
-        return sheet.paper() instanceof Paper.Pictured pictured ? Optional.of(paper(box, covering(sheet.picture(pictured.picture()), box, pictured.blur() / 2))) : Optional.empty();
+        return sheet.paper().as(new Paper.Kinds<>() {
+            @Override
+            public Optional<Item> plain(Paper.Plain paper) {
+                return Optional.of(Scene.plain(box, paper.colour()));
+            }
+
+            @Override
+            public Optional<Item> washed(Paper.Washed paper) {
+                return Optional.of(paper(box, wash(sheet.bounds(), Affine.IDENTITY, 0, paper.wash())));
+            }
+
+            @Override
+            public Optional<Item> pictured(Paper.Pictured paper) {
+                return Optional.of(paper(box, covering(sheet.picture(paper.picture()), paper, box)));
+            }
+
+            @Override
+            public Optional<Item> none() {
+                return Optional.empty();
+            }
+        });
     }
 
     private static Item plain(Box box, Colour colour) {
-        return paper(box, new WashLayer(0, List.of(new Stop(0, colour, 1)), false, Point.ORIGIN, Point.ORIGIN, Look.PLAIN));
+        return paper(box, new PaintedWash(0, List.of(new Stop(0, colour, 1)), false, Point.ORIGIN, Point.ORIGIN, Look.PLAIN));
     }
 
     private static Item paper(Box box, Layer layer) {
-        return new Item("paper", "Paper", Path.box(box), Path.box(box), List.of(layer), Optional.empty(), Optional.empty(),
-                Optional.empty(), List.of(), Look.PLAIN);
+        return new Item("paper", "Paper", Form.whole(Path.box(box)), List.of(layer), Around.NOTHING, Look.PLAIN);
     }
 
     /** A picture that covers a box and as far around it as its blur reaches. */
-    private static PictureLayer covering(Picture picture, Box box, double blur) {
+    private static PaintedPicture covering(Picture picture, Paper.Pictured paper, Box box) {
+        double blur = paper.blur() / 2;
         Box whole = box.grown(4 * blur);
         double scale = Math.max(whole.width() / picture.width(), whole.height() / picture.height());
-        Affine map = Affine.move(box.centre()).after(Affine.scale(scale, scale)).after(Affine.move(-picture.width() / 2.0, -picture.height() / 2.0));
-        return new PictureLayer(0, picture.id(), picture.width(), picture.height(), map, true, picture.foot(), picture.clear(), blur, Look.PLAIN);
+        Affine map = Affine.move(box.centre()).after(Affine.scale(scale, scale))
+                .after(Affine.move(-picture.width() / 2.0, -picture.height() / 2.0));
+        return new PaintedPicture(0, Pixels.of(picture, paper.treatment()), map, true, blur, Look.PLAIN);
     }
 
-    /** What one panel paints. */
-    public static Item item(Sheet sheet, Panel panel) {
+    /** What one element paints. */
+    public static Item item(Sheet sheet, Element element) {
         List<Layer> painted = new ArrayList<>();
-        for (int at = 0; at < panel.content().size(); at++) if (!panel.content().get(at).look().off()) painted.add(layer(sheet, panel, at));
-        return Dressing.item(panel, painted);
+        element.holder().ifPresent(holder -> {
+            for (int at = 0; at < holder.content().size(); at++) {
+                if (!holder.content().get(at).look().off()) painted.add(layer(sheet, holder, at));
+            }
+        });
+        return Dressing.item(element, painted);
     }
 
-    /** Whether anything of it would be seen. */
-    public static boolean paints(Panel panel) {
-        return !panel.shown().isEmpty() || panel.finish().rim().isPresent();
+    private static Layer layer(Sheet sheet, Holder holder, int at) {
+        return holder.content().get(at).as(new Content.Kinds<Layer>() {
+            @Override
+            public Layer picture(PictureLayer layer) {
+                Shown shown = Vistas.shown(sheet, holder, layer);
+                Picture picture = shown.picture();
+                Affine pixelsToSheet = holder.seat().toSheet().after(shown.pose().toPanel(picture.width(), picture.height()));
+                boolean covers = Coverage.of(Sitting.of(holder, picture), shown.pose()).covered();
+                return new PaintedPicture(at, Pixels.of(picture, shown.treatment()), pixelsToSheet, covers, 0, layer.look());
+            }
+
+            @Override
+            public Layer wash(Wash wash) {
+                return Scene.wash(holder.ownPath().bounds(), holder.seat().toSheet(), at, wash);
+            }
+
+            @Override
+            public Layer words(Words words) {
+                return letters(holder, at, words);
+            }
+        });
     }
 
-    private static Layer layer(Sheet sheet, Panel panel, int at) {
-        Content content = panel.content().get(at);
-        if (content instanceof Wash wash) return wash(panel.ownPath().bounds(), panel.seat().toSheet(), at, wash);
-        if (content instanceof Words words) return letters(panel, at, words);
-        OwnPicture own = Vistas.shown(sheet, panel, at).orElseThrow();
-        Picture picture = sheet.picture(own.picture());
-        Affine pixelsToSheet = panel.seat().toSheet().after(own.placement().toPanel(picture.width(), picture.height()));
-        boolean covers = Coverage.of(Sitting.of(panel, picture), own.placement()).covered();
-        return new PictureLayer(at, picture.id(), picture.width(), picture.height(), pixelsToSheet, covers, picture.foot(), picture.clear(), 0, own.look());
+    private static PaintedLetters letters(Holder panel, int at, Words words) {
+        Typesetting.Placed own = Typesetting.placed(panel, words);
+        Typesetting.Placed placed = new Typesetting.Placed(own.style(), own.lines(), panel.seat().toSheet().after(own.map()));
+        return new PaintedLetters(at, placed, placed.outlines(), words.colour(), words.look());
     }
 
-    private static LettersLayer letters(Panel panel, int at, Words words) {
-        Lettering.Placed own = Lettering.placed(panel, words);
-        Lettering.Placed placed = new Lettering.Placed(own.style(), own.lines(), panel.seat().toSheet().after(own.map()));
-        return new LettersLayer(at, placed, placed.outlines(), words.colour(), words.look());
-    }
-
-    /** CSS Images 3: the line of a linear gradient reaches just so far that its ends' normals touch the box's corners; a circle reaches the farthest corner. */
-    private static WashLayer wash(Box box, Affine map, int at, Wash wash) {
+    /**
+     * CSS Images 3: the line of a linear gradient reaches just so far that its ends' normals touch the box's corners; a circle reaches the
+     * farthest corner.
+     */
+    private static PaintedWash wash(Box box, Affine map, int at, Wash wash) {
         double angle = Math.toRadians(wash.turn());
         Point way = new Point(Math.sin(angle), -Math.cos(angle));
         double half = (box.width() * Math.abs(way.x()) + box.height() * Math.abs(way.y())) / 2;
         Point from = wash.round() ? box.centre() : box.centre().minus(way.times(half));
         Point to = wash.round() ? new Point(box.right(), box.bottom()) : box.centre().plus(way.times(half));
-        return new WashLayer(at, wash.stops(), wash.round(), map.apply(from), map.apply(to), wash.look());
+        return new PaintedWash(at, wash.stops(), wash.round(), map.apply(from), map.apply(to), wash.look());
     }
 }

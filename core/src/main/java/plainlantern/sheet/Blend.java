@@ -1,6 +1,6 @@
 package plainlantern.sheet;
 
-import plainlantern.geometry.Choice;
+import plainlantern.asking.Choice;
 
 /** The blend modes of W3C Compositing and Blending Level 1, under their CSS names. */
 public enum Blend implements Choice {

@@ -5,7 +5,7 @@ import com.fasterxml.jackson.annotation.JsonValue;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
 
 /**
  * An opaque sRGB colour, 0xRRGGBB; written as {@code #RRGGBB}, or {@code #RRGGBB@id} where it comes from the sheet's palette.
@@ -28,7 +28,8 @@ public record Colour(int rgb, String swatch) {
     }
 
     /**
-     * Reads {@code #RGB} or {@code #RRGGBB}, with or without the number sign, {@code rgb(31, 72, 120)} and {@code hsl(210, 50%, 40%)} as CSS
+     * Reads {@code #RGB} or {@code #RRGGBB}, with or without the number sign, {@code rgb(31, 72, 120)} and {@code hsl(210, 50%, 40%)} as
+     * CSS
      * Color 4 has them, with commas or without; throws {@link BadInput}.
      */
     @JsonCreator

@@ -2,8 +2,9 @@ package plainlantern.sheet;
 
 import com.fasterxml.jackson.annotation.JsonCreator;
 import java.util.Optional;
-import plainlantern.geometry.BadInput;
-import plainlantern.geometry.Typed;
+import java.util.function.UnaryOperator;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Typed;
 
 /**
  * What surrounds a panel, and how it meets what lies behind it.
@@ -16,9 +17,11 @@ import plainlantern.geometry.Typed;
  * @param feather over how many mm from its edge inward what it shows fades in; 0 for a hard edge
  * @param look    of the whole panel, rim and shadow and all
  */
-public record Finish(Optional<String> named, Optional<Rim> rim, Optional<Shadow> shadow, Optional<Shadow> inner, Optional<GroundShadow> ground,
+public record Finish(Optional<String> named, Optional<Rim> rim, Optional<Shadow> shadow, Optional<Shadow> inner,
+        Optional<GroundShadow> ground,
                      @Typed.OrZero double feather, Look look) {
-    public static final Finish NONE = new Finish(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), 0, Look.PLAIN);
+    public static final Finish NONE = new Finish(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(),
+            Optional.empty(), 0, Look.PLAIN);
 
     @JsonCreator
     public Finish {
@@ -58,5 +61,18 @@ public record Finish(Optional<String> named, Optional<Rim> rim, Optional<Shadow>
 
     public Finish looking(Look newLook) {
         return new Finish(named, rim, shadow, inner, ground, feather, newLook);
+    }
+
+    /** The same in a sheet that is so many times as large: rim, shadows and soft edge. */
+    public Finish scaled(double factor) {
+        return new Finish(named, rim.map(r -> r.scaled(factor)), shadow.map(s -> s.scaled(factor)),
+                inner.map(s -> s.scaled(factor)), ground,
+                Math.min(Shadow.MOST, feather * factor), look);
+    }
+
+    /** The same with each of its colours replaced. */
+    public Finish recoloured(UnaryOperator<Colour> change) {
+        return new Finish(named, rim.map(r -> r.coloured(change.apply(r.colour()))), shadow.map(s -> s.coloured(change.apply(s.colour()))),
+                inner.map(s -> s.coloured(change.apply(s.colour()))), ground.map(g -> g.coloured(change.apply(g.colour()))), feather, look);
     }
 }

@@ -1,8 +1,8 @@
 package plainlantern.sheet;
 
 import com.fasterxml.jackson.annotation.JsonCreator;
-import plainlantern.geometry.BadInput;
-import plainlantern.geometry.Typed;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Typed;
 
 /**
  * The spot of a picture that must be seen, as shares of its width and height from the upper left, 0 to 1.

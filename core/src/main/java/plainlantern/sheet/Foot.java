@@ -1,6 +1,6 @@
 package plainlantern.sheet;
 
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
 
 /**
  * Where a picture with transparency stands: the ends of its lowest part that can be seen, as shares of its sides, upright.

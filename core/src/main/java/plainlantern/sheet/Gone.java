@@ -1,6 +1,6 @@
 package plainlantern.sheet;
 
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
 
 /** An edit names something that is no longer on the sheet, because another window removed it. */
 public class Gone extends BadInput {

@@ -5,10 +5,10 @@ import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
-import plainlantern.geometry.Asked;
-import plainlantern.geometry.BadInput;
-import plainlantern.geometry.Questions;
-import plainlantern.geometry.Typed;
+import plainlantern.asking.Asked;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Questions;
+import plainlantern.asking.Typed;
 
 /**
  * Lines that help to place; they are never delivered.
@@ -20,13 +20,15 @@ import plainlantern.geometry.Typed;
  * @param shown   the kinds that are drawn
  * @param snaps   the kinds that catch what is dragged
  */
-public record Guides(@Typed.Whole @Asked(value = "Columns", most = 100) int columns, @Typed.Whole @Asked(value = "Rows", most = 100) int rows,
+public record Guides(@Typed.Whole @Asked(value = "Columns", most = 100) int columns,
+        @Typed.Whole @Asked(value = "Rows", most = 100) int rows,
                      @Typed.Length @Asked(value = "Gutter", most = 500) double gutter, List<Own> own, Set<Kind> shown, Set<Kind> snaps) {
     private static final int MOST = 200;
 
     /** The kinds of lines that can be shown and that can catch. */
     public enum Kind {
-        MARGINS("Margins"), COLUMNS("Columns and rows"), OWN("Own guides"), THIRDS("Thirds"), BLEED("Bleed and sheet"), PANELS("Panels and gaps");
+        MARGINS("Margins"), COLUMNS("Columns and rows"), OWN("Own guides"), THIRDS("Thirds"), BLEED("Bleed and sheet"),
+                PANELS("Panels and gaps");
 
         private final String label;
 
@@ -58,6 +60,17 @@ public record Guides(@Typed.Whole @Asked(value = "Columns", most = 100) int colu
         EnumSet<Kind> all = EnumSet.noneOf(Kind.class);
         all.addAll(some);
         return Collections.unmodifiableSet(all);
+    }
+
+    /** The same showing those kinds of lines, and caught by those. */
+    public Guides showing(Set<Kind> newShown, Set<Kind> newSnaps) {
+        return new Guides(columns, rows, gutter, own, newShown, newSnaps);
+    }
+
+    /** The same on a sheet that is so much wider and higher; the gutter grows by {@code lengths}. */
+    public Guides scaled(double across, double down, double lengths) {
+        List<Own> moved = own.stream().map(o -> new Own(o.upright(), o.at() * (o.upright() ? across : down))).toList();
+        return new Guides(columns, rows, Math.min(500, gutter * lengths), moved, shown, snaps);
     }
 
     public Guides withOwn(List<Own> newOwn) {

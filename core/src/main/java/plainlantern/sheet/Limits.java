@@ -1,7 +1,7 @@
 package plainlantern.sheet;
 
-import plainlantern.geometry.BadInput;
-import plainlantern.geometry.Typed;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Typed;
 
 /**
  * From where on something counts as a fault on a sheet. The first values are common practice.
@@ -13,13 +13,15 @@ import plainlantern.geometry.Typed;
  * @param rim      no line is thinner, mm
  * @param contrast no words stand out less, the ratio of WCAG 2.2
  */
-public record Limits(@Typed.Length double safety, @Typed.Share double focal, @Typed.Length double aligned, @Typed.Length double sliver, @Typed.Length double rim,
+public record Limits(@Typed.Length double safety, @Typed.Share double focal, @Typed.Length double aligned, @Typed.Length double sliver,
+        @Typed.Length double rim,
                      @Typed.Number double contrast) {
     /** 3 mm safety, 5 % for focal points, 0.5 mm for alignment, 2 mm for slivers, 0.25 pt for lines, 4.5 : 1 for words. */
     public static final Limits FIRST = new Limits(3, 0.05, 0.5, 2, 0.25 * 25.4 / 72, 4.5);
 
     public Limits {
-        for (double length : new double[] {safety, aligned, sliver, rim}) BadInput.unless(length >= 0 && length <= 100, "limits", "A limit is a length from 0 to 100 mm.");
+        for (double length : new double[] {safety, aligned, sliver, rim})
+            BadInput.unless(length >= 0 && length <= 100, "limits", "A limit is a length from 0 to 100 mm.");
         BadInput.unless(focal >= 0 && focal <= 0.5, "focal", "A focal point's distance goes from 0 to 50 %.");
         BadInput.unless(contrast >= 1 && contrast <= 21, "contrast", "A contrast goes from 1 to 21.");
     }

@@ -1,9 +1,8 @@
 package plainlantern.sheet;
 
 import com.fasterxml.jackson.annotation.JsonCreator;
-import java.util.Optional;
-import plainlantern.geometry.BadInput;
-import plainlantern.geometry.Typed;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Typed;
 
 /**
  * How strongly and in which way a layer meets what lies behind it in its panel.
@@ -11,7 +10,7 @@ import plainlantern.geometry.Typed;
  * @param opacity 0 (not seen) to 1
  * @param off     whether it is not painted at all; only layers are switched off
  */
-public record Look(double opacity, Blend blend, @Typed.Switch boolean off) {
+public record Look(@Typed.Share double opacity, Blend blend, @Typed.Switch boolean off) {
     public static final Look PLAIN = new Look(1, Blend.NORMAL);
 
     public Look(double opacity, Blend blend) {
@@ -25,10 +24,5 @@ public record Look(double opacity, Blend blend, @Typed.Switch boolean off) {
 
     public Look switchedOff(boolean newOff) {
         return new Look(opacity, blend, newOff);
-    }
-
-    /** The same with what is given of another one. */
-    public Look with(Optional<Double> newOpacity, Optional<Blend> newBlend) {
-        return new Look(newOpacity.orElse(opacity), newBlend.orElse(blend), off);
     }
 }

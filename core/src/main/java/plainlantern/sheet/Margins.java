@@ -1,7 +1,7 @@
 package plainlantern.sheet;
 
-import plainlantern.geometry.BadInput;
-import plainlantern.geometry.Typed;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Typed;
 
 /** The empty border that patterns keep, in mm from each edge of the sheet. */
 public record Margins(@Typed.Length double top, @Typed.Length double right, @Typed.Length double bottom, @Typed.Length double left) {

@@ -1,7 +1,7 @@
 package plainlantern.sheet;
 
 import java.util.Optional;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
 
 /**
  * A finish of the sheet with a name. Panels that follow it hold it whole and keep its id: a change goes to all of them.

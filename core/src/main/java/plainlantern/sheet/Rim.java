@@ -1,8 +1,9 @@
 package plainlantern.sheet;
 
 import com.fasterxml.jackson.annotation.JsonCreator;
-import plainlantern.geometry.BadInput;
-import plainlantern.geometry.Choice;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Choice;
+import plainlantern.asking.Typed;
 
 /**
  * A line around a panel's form. Its width is a length: it never stretches with the form.
@@ -10,7 +11,7 @@ import plainlantern.geometry.Choice;
  * @param width mm
  * @param ends  how a rule ends, and each dash
  */
-public record Rim(double width, Colour colour, Side side, Dash dash, Join join, Ends ends) {
+public record Rim(@Typed.Length double width, Colour colour, Side side, Dash dash, Join join, Ends ends) {
     /** A rule that nobody gave a width yet: one point. */
     public static final Rim RULE = new Rim(25.4 / 72, Colour.of("#23262A"), Side.CENTRED, Dash.SOLID, Join.MITER, Ends.BUTT);
     /** A rim that is asked for without a width: half a millimetre (common practice for a fine frame), white. */
@@ -30,6 +31,11 @@ public record Rim(double width, Colour colour, Side side, Dash dash, Join join, 
 
     public Rim wide(double newWidth) {
         return new Rim(newWidth, colour, side, dash, join, ends);
+    }
+
+    /** The same in a sheet that is so many times as large. */
+    public Rim scaled(double factor) {
+        return wide(Math.min(WIDEST, width * factor));
     }
 
     public Rim coloured(Colour newColour) {

@@ -1,8 +1,8 @@
 package plainlantern.sheet;
 
 import com.fasterxml.jackson.annotation.JsonIgnore;
+import plainlantern.asking.BadInput;
 import plainlantern.geometry.Affine;
-import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Point;
 import plainlantern.pattern.Pattern;
 
@@ -21,6 +21,7 @@ public record Seat(Point centre, double width, double height, double turn, boole
         BadInput.unless(height >= THINNEST && height <= LARGEST, "height", "A panel is between 0.1 mm and 10 m high.");
         BadInput.unless(Math.abs(centre.x()) <= LARGEST && Math.abs(centre.y()) <= LARGEST, "left",
                 "That is more than 10 m away from the sheet.");
+        BadInput.unless(Double.isFinite(turn), "turn", "This has to be a number of degrees.");
     }
 
     public static Seat upright(Point centre, double width, double height) {
@@ -49,5 +50,18 @@ public record Seat(Point centre, double width, double height, double turn, boole
 
     public Seat turned(double newTurn) {
         return new Seat(centre, width, height, newTurn, mirrored);
+    }
+
+    /**
+     * The same when the sheet around {@code fixed} grows so much wider and higher. A turned one cannot take both factors without a skew;
+     * its
+     * sides take what falls along them.
+     */
+    public Seat stretched(Point fixed, double fx, double fy) {
+        Point from = centre.minus(fixed);
+        double cos = Math.cos(Math.toRadians(turn));
+        double sin = Math.sin(Math.toRadians(turn));
+        return sized(width * Math.hypot(fx * cos, fy * sin), height * Math.hypot(fx * sin, fy * cos))
+                .at(fixed.plus(new Point(from.x() * fx, from.y() * fy)));
     }
 }

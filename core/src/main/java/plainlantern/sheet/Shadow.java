@@ -1,10 +1,12 @@
 package plainlantern.sheet;
 
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Typed;
 import plainlantern.geometry.Point;
 
 /**
- * A shadow that a panel casts behind itself, or that its edge casts into it. The light belongs to the sheet: a panel that is turned keeps the
+ * A shadow that a panel casts behind itself, or that its edge casts into it. The light belongs to the sheet: a panel that is turned keeps
+ * the
  * direction of its shadow.
  *
  * @param distance  mm
@@ -13,7 +15,8 @@ import plainlantern.geometry.Point;
  * @param spread    mm by which the casting form is larger; smaller where it is negative
  * @param opacity   0 to 1
  */
-public record Shadow(double distance, double direction, double blur, double spread, Colour colour, double opacity) {
+public record Shadow(@Typed.Length double distance, @Typed.Turn double direction, @Typed.Length double blur, @Typed.Length double spread,
+        Colour colour, @Typed.Share double opacity) {
     /** None is farther away, softer or wider than this, mm. */
     public static final double MOST = 500;
     /** A soft shadow to the lower right. */
@@ -43,5 +46,20 @@ public record Shadow(double distance, double direction, double blur, double spre
     /** Of the Gaussian curve along which it fades, mm. */
     public double deviation() {
         return blur / 2;
+    }
+
+    /** The same in a sheet that is so many times as large. */
+    public Shadow scaled(double factor) {
+        return new Shadow(Math.min(MOST, distance * factor), direction, Math.min(MOST, blur * factor),
+                Math.max(-MOST, Math.min(MOST, spread * factor)), colour, opacity);
+    }
+
+    public Shadow coloured(Colour newColour) {
+        return new Shadow(distance, direction, blur, spread, newColour, opacity);
+    }
+
+    /** The same falling in another direction. */
+    public Shadow towards(double newDirection) {
+        return new Shadow(distance, newDirection, blur, spread, colour, opacity);
     }
 }

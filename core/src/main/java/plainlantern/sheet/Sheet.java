@@ -5,62 +5,34 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Unit;
 import plainlantern.geometry.Box;
-import plainlantern.geometry.Unit;
-import plainlantern.pattern.Pattern;
 
 /**
- * One sheet, whole and immutable.
+ * One sheet, whole and immutable. Elements, pictures and vistas are found by their ids in constant time.
  *
- * @param unit     what people read and type; inside all lengths are mm
- * @param width    mm
- * @param height   mm
- * @param ppi      pixels an inch that the result is meant for
- * @param bleed    mm beyond the trim on each side
- * @param shelf    the pictures of the sheet, in the order they came
- * @param elements from back to front
- * @param lastId   the highest number given to an element so far; ids are never used twice
- * @param layouts  the patterns that its panels came from, each with its numbers
- * @param guides   lines that help to place
+ * @param format   its name, unit and size
+ * @param contents what lies on it and behind it
  * @param styles   its palette and its named finishes
+ * @param guides   lines that help to place
  * @param limits   from where on something on it counts as a fault
- * @param vistas   the pictures that several panels share; one that no panel shows any more is forgotten
  */
-public record Sheet(String name, Unit unit, double width, double height, double ppi, double bleed, Margins margins,
-                    Paper paper, List<Picture> shelf, List<Element> elements, int lastId, List<Layout> layouts, Guides guides, List<Vista> vistas, Styles styles, Limits limits) {
-    public static final int MOST_ELEMENTS = Pattern.MOST;
-    private static final double SMALLEST_SIDE = 1;
-    private static final double LARGEST_SIDE = 5000;
-
+public record Sheet(SheetFormat format, Contents contents, Styles styles, Guides guides, Limits limits) {
     public Sheet {
-        shelf = List.copyOf(shelf);
-        elements = List.copyOf(elements);
-        layouts = layouts == null ? List.of() : List.copyOf(layouts);
+        styles = styles == null ? Styles.NONE : styles;
         guides = guides == null ? Guides.FIRST : guides;
         limits = limits == null ? Limits.FIRST : limits;
-        styles = styles == null ? Styles.NONE : styles;
-        vistas = vistas == null ? List.of() : seen(vistas, elements);
-        name = name.strip();
-        BadInput.unless(!name.isEmpty(), "name", "A sheet needs a name.");
-        BadInput.unless(name.length() <= 120, "name", "A name has at most 120 characters.");
-        BadInput.unless(width >= SMALLEST_SIDE && width <= LARGEST_SIDE, "width", "A sheet is between 1 mm and 5 m wide.");
-        BadInput.unless(height >= SMALLEST_SIDE && height <= LARGEST_SIDE, "height", "A sheet is between 1 mm and 5 m high.");
-        BadInput.unless(ppi >= 1 && ppi <= 2400, "ppi", "Pixels per inch go from 1 to 2400.");
-        BadInput.unless(bleed >= 0 && bleed <= 50, "bleed", "Bleed goes from 0 to 50 mm.");
-        BadInput.unless(elements.size() <= MOST_ELEMENTS, "panels", "A sheet holds at most " + MOST_ELEMENTS + " panels.");
+        BadInput.unless(format != null && contents != null, "sheet", "A sheet needs a format and contents.");
         Set<String> kept = styles.finishes().stream().map(NamedFinish::id).collect(Collectors.toSet());
-        for (Element element : elements) {
-            if (element instanceof Panel panel) BadInput.unless(panel.finish().named().map(kept::contains).orElse(true), "panels", "A panel follows a finish that is not there.");
-        }
-        Set<String> ids = new HashSet<>();
-        for (Element element : elements) {
-            BadInput.unless(ids.add(element.id()), "panels", "Two elements have the id " + element.id() + ".");
+        for (Element element : contents.elements()) {
+            boolean there = element.finish().named().map(kept::contains).orElse(true);
+            BadInput.unless(there, "panels", "A panel follows a finish that is not there.");
         }
     }
 
@@ -72,96 +44,165 @@ public record Sheet(String name, Unit unit, double width, double height, double 
         double bleed = unit == Unit.PX ? 0 : unit == Unit.IN ? Unit.MM_PER_INCH / 8 : 3;
         double margin = unit == Unit.PX || unit == Unit.IN ? even(Math.min(width, height) / 20, unit, ppi)
                 : Math.rint(Math.min(width, height) / 20);
-        return new Sheet(name, unit, width, height, ppi, bleed, Margins.all(margin > 0 ? margin : 0), new Paper.Plain(Colour.WHITE),
-                List.of(), List.of(), 0, List.of(), Guides.FIRST, List.of(), Styles.NONE, Limits.FIRST);
+        SheetFormat format = new SheetFormat(name, unit, width, height, ppi, bleed, Margins.all(margin > 0 ? margin : 0));
+        Contents nothing = new Contents(new Paper.Plain(Colour.WHITE), List.of(), List.of(), 0, List.of(), List.of());
+        return new Sheet(format, nothing, Styles.NONE, Guides.FIRST, Limits.FIRST);
     }
 
+    public String name() {
+        return format.name();
+    }
+
+    public Unit unit() {
+        return format.unit();
+    }
+
+    public double width() {
+        return format.width();
+    }
+
+    public double height() {
+        return format.height();
+    }
+
+    public double ppi() {
+        return format.ppi();
+    }
+
+    public double bleed() {
+        return format.bleed();
+    }
+
+    public Margins margins() {
+        return format.margins();
+    }
+
+    public Paper paper() {
+        return contents.paper();
+    }
+
+    public List<Picture> shelf() {
+        return contents.shelf();
+    }
+
+    public List<Element> elements() {
+        return contents.elements();
+    }
+
+    public int lastId() {
+        return contents.lastId();
+    }
+
+    public List<Layout> layouts() {
+        return contents.layouts();
+    }
+
+    public List<Vista> vistas() {
+        return contents.vistas();
+    }
+
+    /** The sheet without its margins, where patterns go; empty when the margins leave nothing. */
+    public Optional<Box> area() {
+        return format.area();
+    }
+
+    /** The shaped placeholders, from back to front. */
     @JsonIgnore
     public List<Panel> panels() {
-        return elements.stream().filter(Panel.class::isInstance).map(Panel.class::cast).toList();
+        return elements().stream().flatMap(e -> e.panel().stream()).toList();
     }
 
-    /** The panel with that id; throws {@link Gone} where there is none. */
-    public Panel panel(String id) {
-        return panels().stream().filter(p -> p.id().equals(id)).findFirst()
-                .orElseThrow(() -> new Gone("That panel is no longer on the sheet."));
+    /** All that hold layers, from back to front. */
+    @JsonIgnore
+    public List<Holder> holders() {
+        return elements().stream().flatMap(e -> e.holder().stream()).toList();
     }
 
-    public List<Panel> panels(Collection<String> ids) {
+    /** The element with that id, if it is there. */
+    public Optional<Element> find(String id) {
+        return ((ById<Element>) elements()).find(id);
+    }
+
+    /** The element with that id; throws {@link Gone} where there is none. */
+    public Element element(String id) {
+        return find(id).orElseThrow(() -> new Gone("That panel is no longer on the sheet."));
+    }
+
+    /** The element with that id that holds layers; throws {@link Gone} where it is not there or holds none. */
+    public Holder holder(String id) {
+        return element(id).holder().orElseThrow(() -> new Gone("That is a rule: nothing can be put into it."));
+    }
+
+    /** Those elements, from back to front; throws {@link Gone} where one is missing, {@link BadInput} where none is asked for. */
+    public List<Element> elements(Collection<String> ids) {
         Set<String> wanted = new HashSet<>(ids);
-        List<Panel> found = panels().stream().filter(p -> wanted.contains(p.id())).toList();
+        List<Element> found = elements().stream().filter(e -> wanted.contains(e.id())).toList();
         if (found.size() < wanted.size()) throw new Gone("One of those panels is no longer on the sheet.");
         BadInput.unless(!found.isEmpty(), "panels", "Select a panel first.");
         return found;
     }
 
-    /** Those of the panels that are there, in the order in which they were chosen. */
-    public List<Panel> chosen(Collection<String> ids) {
-        Map<String, Panel> byId = panels().stream().collect(Collectors.toMap(Panel::id, p -> p));
-        return ids.stream().distinct().filter(byId::containsKey).map(byId::get).toList();
+    /** Those of the elements that hold layers; as {@link #elements(Collection)}, and refuses where all are rules. */
+    public List<Holder> holders(Collection<String> ids) {
+        List<Holder> found = elements(ids).stream().flatMap(e -> e.holder().stream()).toList();
+        BadInput.unless(!found.isEmpty(), "panels", "A rule is a line: nothing can be put into it.");
+        return found;
     }
 
-    /** Those of the panels that pictures are put into; throws {@link BadInput} where all are captions and rules. */
+    /** Those of the elements that are there, in the order in which they were chosen. */
+    public List<Element> chosen(Collection<String> ids) {
+        return ids.stream().distinct().flatMap(id -> find(id).stream()).toList();
+    }
+
+    /** Those of the elements that pictures are put into; throws {@link BadInput} where all are captions and rules. */
     public List<String> takers(Collection<String> ids) {
-        List<String> takers = panels(ids).stream().filter(p -> p.role().takesPictures()).map(Panel::id).toList();
+        List<String> takers = elements(ids).stream().flatMap(e -> e.holder().stream()).filter(Holder::takesPictures)
+                .map(Element::id).toList();
         BadInput.unless(!takers.isEmpty(), "panels", "Captions and rules hold no pictures. Select a panel.");
         return takers;
     }
 
-    /** Those of the panels that are not locked; throws {@link BadInput} where all are. */
-    public List<Panel> free(Collection<String> ids) {
-        List<Panel> free = panels(ids).stream().filter(p -> !p.locked()).toList();
-        BadInput.unless(!free.isEmpty(), "panels", ids.size() == 1 ? "This panel is locked. Unlock it first." : "These panels are locked. Unlock them first.");
+    /** Those of the elements that are not locked; throws {@link BadInput} where all are. */
+    public List<Element> free(Collection<String> ids) {
+        List<Element> free = elements(ids).stream().filter(e -> !e.locked()).toList();
+        BadInput.unless(!free.isEmpty(), "panels", ids.size() == 1 ? "This panel is locked. Unlock it first."
+                : "These panels are locked. Unlock them first.");
         return free;
     }
 
     /** The layout that the panel belongs to, if it came from a pattern. */
     public Optional<Layout> layoutOf(String panel) {
-        return layouts.stream().filter(l -> l.panels().contains(panel)).findFirst();
+        return layouts().stream().filter(l -> l.panels().contains(panel)).findFirst();
     }
 
     /** The picture with that id; throws {@link Gone} where the shelf has none. */
     public Picture picture(String id) {
-        return shelf.stream().filter(p -> p.id().equals(id)).findFirst()
-                .orElseThrow(() -> new Gone("That picture is no longer on the shelf."));
+        return ((ById<Picture>) shelf()).find(id).orElseThrow(() -> new Gone("That picture is no longer on the shelf."));
     }
 
-    /** The panels that show the picture, alone or as a part of a vista, from back to front. */
-    public List<Panel> users(String picture) {
-        Set<String> through = new HashSet<>();
-        for (Vista vista : vistas) if (vista.picture().equals(picture)) through.add(vista.id());
-        return panels().stream().filter(p -> p.content().stream().anyMatch(c -> c instanceof Content.OwnPicture own && own.picture().equals(picture))
-                || p.slice().map(s -> through.contains(s.vista())).orElse(false)).toList();
+    /** The elements that show the picture, alone or as a part of a vista, from back to front. */
+    public List<Holder> users(String picture) {
+        return holders().stream().filter(h -> h.pictures().stream().anyMatch(layer -> pictureOf(layer).equals(picture))).toList();
+    }
+
+    /** The id of the picture that a layer shows. */
+    public String pictureOf(PictureLayer layer) {
+        return layer.own().map(Source.Own::picture).orElseGet(() -> vista(layer.slice().orElseThrow().vista()).picture());
     }
 
     /** The vista with that id; throws {@link Gone} where there is none. */
     public Vista vista(String id) {
-        return vistas.stream().filter(v -> v.id().equals(id)).findFirst().orElseThrow(() -> new Gone("That vista is no longer on the sheet."));
+        return ((ById<Vista>) vistas()).find(id).orElseThrow(() -> new Gone("That vista is no longer on the sheet."));
     }
 
-    /** The panels through which a vista is seen, from back to front. */
-    public List<Panel> members(String vista) {
-        return panels().stream().filter(p -> p.slice().map(s -> s.vista().equals(vista)).orElse(false)).toList();
-    }
-
-    private static List<Vista> seen(List<Vista> vistas, List<Element> elements) {
-        Set<String> shown = new HashSet<>();
-        for (Element element : elements) if (element instanceof Panel panel) panel.slice().ifPresent(slice -> shown.add(slice.vista()));
-        List<Vista> kept = vistas.stream().filter(v -> shown.contains(v.id())).toList();
-        BadInput.unless(kept.size() == shown.size(), "vista", "A panel shows a vista that is not there.");
-        return kept;
-    }
-
-    /** The sheet without its margins, where patterns go; empty when the margins leave nothing. */
-    public Optional<Box> area() {
-        double across = width - margins.left() - margins.right();
-        double down = height - margins.top() - margins.bottom();
-        return across > 0 && down > 0 ? Optional.of(new Box(margins.left(), margins.top(), across, down)) : Optional.empty();
+    /** The elements through which a vista is seen, from back to front. */
+    public List<Holder> members(String vista) {
+        return holders().stream().filter(h -> h.slice().map(s -> s.vista().equals(vista)).orElse(false)).toList();
     }
 
     /** A length as people read it: "12.40 mm", in the sheet's unit. */
     public String length(double mm) {
-        return unit.show(mm, ppi) + " " + unit.symbol();
+        return unit().show(mm, ppi()) + " " + unit().symbol();
     }
 
     /**
@@ -169,7 +210,7 @@ public record Sheet(String name, Unit unit, double width, double height, double 
      * inch in inches, the finer the smaller it is; else as it is.
      */
     public double even(double mm) {
-        return even(mm, unit, ppi);
+        return even(mm, unit(), ppi());
     }
 
     private static double even(double mm, Unit unit, double ppi) {
@@ -186,89 +227,111 @@ public record Sheet(String name, Unit unit, double width, double height, double 
     /** The trim box. */
     @JsonIgnore
     public Box bounds() {
-        return new Box(0, 0, width, height);
+        return new Box(0, 0, width(), height());
     }
 
     /** Whether a place, mm, is on the sheet; its edges are. */
     public boolean reaches(double x, double y) {
-        return x >= 0 && x <= width && y >= 0 && y <= height;
+        return x >= 0 && x <= width() && y >= 0 && y <= height();
     }
 
-    /** As {@link #changing}, for those of the panels that are not locked. */
-    public Sheet moving(Collection<String> ids, UnaryOperator<Panel> change) {
-        return changing(free(ids).stream().map(Panel::id).toList(), change);
+    /** As {@link #changing}, for those of the elements that are not locked. */
+    public Sheet moving(Collection<String> ids, UnaryOperator<Element> change) {
+        return changing(free(ids).stream().map(Element::id).toList(), change);
     }
 
-    /** The same sheet with each of those panels replaced by what {@code change} makes of it. */
-    public Sheet changing(Collection<String> ids, UnaryOperator<Panel> change) {
+    /** The same sheet with each of those elements replaced by what {@code change} makes of it. */
+    public Sheet changing(Collection<String> ids, UnaryOperator<Element> change) {
         Set<String> wanted = new HashSet<>();
-        for (Panel panel : panels(ids)) wanted.add(panel.id());
+        for (Element element : elements(ids)) wanted.add(element.id());
+        return replacing(wanted, change);
+    }
+
+    /** As {@link #changing}, for those that hold layers; refuses where none of them does. */
+    public Sheet holding(Collection<String> ids, Function<Holder, ? extends Element> change) {
+        Set<String> wanted = holders(ids).stream().map(Element::id).collect(Collectors.toSet());
+        return replacing(wanted, e -> e.holding(change));
+    }
+
+    /** The same with all elements replaced by what {@code change} makes of them. */
+    public Sheet everywhere(UnaryOperator<Element> change) {
+        return with(elements().stream().map(change).toList());
+    }
+
+    private Sheet replacing(Set<String> wanted, UnaryOperator<Element> change) {
         List<Element> next = new ArrayList<>();
-        for (Element element : elements) {
-            next.add(element instanceof Panel panel && wanted.contains(panel.id()) ? change.apply(panel) : element);
-        }
+        for (Element element : elements()) next.add(wanted.contains(element.id()) ? change.apply(element) : element);
         return with(next);
     }
 
-    /** The same sheet with a new panel in front of all others; its number is the next one, {@code lastId + 1}. */
-    public Sheet adding(Panel front) {
-        List<Element> next = new ArrayList<>(elements);
+    /** The same sheet with a new element in front of all others; its number is the next one, {@code lastId + 1}. */
+    public Sheet adding(Element front) {
+        List<Element> next = new ArrayList<>(elements());
         next.add(front);
-        return with(next, lastId + 1);
+        return with(next, lastId() + 1);
     }
 
     public Sheet with(List<Element> newElements) {
-        return with(newElements, lastId);
+        return with(newElements, lastId());
     }
 
     public Sheet with(List<Element> newElements, int newLastId) {
-        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, newElements, newLastId, layouts, guides, vistas, styles, limits);
-    }
-
-    public Sheet withShelf(List<Picture> newShelf) {
-        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, newShelf, elements, lastId, layouts, guides, vistas, styles, limits);
-    }
-
-    public Sheet withMargins(Margins newMargins) {
-        return new Sheet(name, unit, width, height, ppi, bleed, newMargins, paper, shelf, elements, lastId, layouts, guides, vistas, styles, limits);
-    }
-
-    public Sheet withPaper(Paper newPaper) {
-        return new Sheet(name, unit, width, height, ppi, bleed, margins, newPaper, shelf, elements, lastId, layouts, guides, vistas, styles, limits);
-    }
-
-    public Sheet withLayouts(List<Layout> newLayouts) {
-        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId, newLayouts, guides, vistas, styles, limits);
-    }
-
-    public Sheet withStyles(Styles newStyles) {
-        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId, layouts, guides, vistas, newStyles, limits);
-    }
-
-    public Sheet withLimits(Limits newLimits) {
-        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId, layouts, guides, vistas, styles, newLimits);
-    }
-
-    public Sheet withGuides(Guides newGuides) {
-        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId, layouts, newGuides, vistas, styles, limits);
+        return with(newElements, newLastId, vistas());
     }
 
     /** The same sheet with its elements and its vistas changed together. */
     public Sheet with(List<Element> newElements, int newLastId, List<Vista> newVistas) {
-        return new Sheet(name, unit, width, height, ppi, bleed, margins, paper, shelf, newElements, newLastId, layouts, guides, newVistas, styles, limits);
+        return with(contents.holding(newElements, newLastId, newVistas));
+    }
+
+    /** The same sheet with its vistas replaced by what {@code change} makes of them. */
+    public Sheet changingVistas(UnaryOperator<Vista> change) {
+        return with(elements(), lastId(), vistas().stream().map(change).toList());
     }
 
     /** The same sheet with that vista in place of the one with its id. */
     public Sheet with(Vista changed) {
-        return with(elements, lastId, vistas.stream().map(v -> v.id().equals(changed.id()) ? changed : v).toList());
+        return changingVistas(v -> v.id().equals(changed.id()) ? changed : v);
     }
 
-    /** The same sheet in another unit and size; what is on it stays where it is. */
-    public Sheet formed(Unit newUnit, double newWidth, double newHeight, double newPpi, double newBleed) {
-        return new Sheet(name, newUnit, newWidth, newHeight, newPpi, newBleed, margins, paper, shelf, elements, lastId, layouts, guides, vistas, styles, limits);
+    public Sheet with(Contents newContents) {
+        return new Sheet(format, newContents, styles, guides, limits);
+    }
+
+    /** The same sheet in another format; what is on it stays where it is. */
+    public Sheet with(SheetFormat newFormat) {
+        return new Sheet(newFormat, contents, styles, guides, limits);
     }
 
     public Sheet named(String newName) {
-        return new Sheet(newName, unit, width, height, ppi, bleed, margins, paper, shelf, elements, lastId, layouts, guides, vistas, styles, limits);
+        return with(format.named(newName));
+    }
+
+    public Sheet withMargins(Margins newMargins) {
+        return with(format.withMargins(newMargins));
+    }
+
+    public Sheet withShelf(List<Picture> newShelf) {
+        return with(contents.shelving(newShelf));
+    }
+
+    public Sheet withPaper(Paper newPaper) {
+        return with(contents.onPaper(newPaper));
+    }
+
+    public Sheet withLayouts(List<Layout> newLayouts) {
+        return with(contents.laidOut(newLayouts));
+    }
+
+    public Sheet withStyles(Styles newStyles) {
+        return new Sheet(format, contents, newStyles, guides, limits);
+    }
+
+    public Sheet withGuides(Guides newGuides) {
+        return new Sheet(format, contents, styles, newGuides, limits);
+    }
+
+    public Sheet withLimits(Limits newLimits) {
+        return new Sheet(format, contents, styles, guides, newLimits);
     }
 }

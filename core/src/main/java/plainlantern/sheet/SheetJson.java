@@ -1,6 +1,10 @@
 package plainlantern.sheet;
 
+import plainlantern.asking.FromOutside;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.JsonToken;
 import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The one way sheets become JSON and back: in the database and in bundles. */
@@ -18,8 +22,20 @@ public final class SheetJson {
         return MAPPER.writeValueAsString(sheet);
     }
 
-    /** Throws Jackson's exception where the text is not a sheet. */
+    /** A document of this version or an earlier one; throws Jackson's exception where the text is not a sheet. */
     public static Sheet read(String json) {
-        return MAPPER.readValue(json, Sheet.class);
+        return current(json) ? MAPPER.readValue(json, Sheet.class) : of(MAPPER.readTree(json));
+    }
+
+    /** As {@link #read}, of what was read as a tree. */
+    public static Sheet of(JsonNode document) {
+        return MAPPER.treeToValue(Upgrade.wanted(document) ? Upgrade.of(document) : document, Sheet.class);
+    }
+
+    /** Whether its first member is one that only documents of this version begin with, as written and as PostgreSQL sorts them. */
+    private static boolean current(String json) {
+        try (JsonParser parser = MAPPER.createParser(json)) {
+            return parser.nextToken() == JsonToken.START_OBJECT && "format".equals(parser.nextName());
+        }
     }
 }

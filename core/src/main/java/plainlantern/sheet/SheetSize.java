@@ -1,6 +1,6 @@
 package plainlantern.sheet;
 
-import plainlantern.geometry.Unit;
+import plainlantern.asking.Unit;
 
 /**
  * Ready sheet sizes, portrait. Paper in mm from ISO 216 (A series) and ANSI/ASME Y14.1 (Letter, 8.5 by 11 in); screens

@@ -1,7 +1,7 @@
 package plainlantern.sheet;
 
-import plainlantern.geometry.BadInput;
-import plainlantern.geometry.Typed;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Typed;
 
 /**
  * A colour on the way of a wash.

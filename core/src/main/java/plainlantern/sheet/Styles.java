@@ -2,7 +2,7 @@ package plainlantern.sheet;
 
 import java.util.List;
 import java.util.Optional;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
 
 /**
  * What a sheet has under names, to be used again: its palette, and its finishes.
@@ -14,19 +14,19 @@ public record Styles(List<Swatch> swatches, List<NamedFinish> finishes, int last
     public static final int MOST = 60;
 
     public Styles {
-        swatches = List.copyOf(swatches);
-        finishes = List.copyOf(finishes);
+        swatches = ById.of(swatches, Swatch::id, "colours");
+        finishes = ById.of(finishes, NamedFinish::id, "finishes");
         BadInput.unless(swatches.size() <= MOST, "colour", "A palette holds at most " + MOST + " colours.");
         BadInput.unless(finishes.size() <= MOST, "name", "A sheet keeps at most " + MOST + " finishes.");
     }
 
     public Optional<Swatch> swatch(String id) {
-        return swatches.stream().filter(s -> s.id().equals(id)).findFirst();
+        return ((ById<Swatch>) swatches).find(id);
     }
 
     /** The finish with that id; throws {@link Gone} where there is none. */
     public NamedFinish finish(String id) {
-        return finishes.stream().filter(f -> f.id().equals(id)).findFirst().orElseThrow(() -> new Gone("That finish is no longer on the sheet."));
+        return ((ById<NamedFinish>) finishes).find(id).orElseThrow(() -> new Gone("That finish is no longer on the sheet."));
     }
 
     public Styles withSwatches(List<Swatch> newSwatches) {

@@ -1,6 +1,6 @@
 package plainlantern.sheet;
 
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
 
 /**
  * A colour of the sheet with a name. What is painted in it keeps its id: a change goes everywhere.

@@ -8,14 +8,14 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import plainlantern.Chance;
 import plainlantern.Tried;
-import plainlantern.editing.LayOut;
-import plainlantern.editing.MoveSeam;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Unit;
+import plainlantern.editing.forms.MoveSeam;
+import plainlantern.editing.placing.LayOut;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Convex;
 import plainlantern.geometry.Point;
 import plainlantern.geometry.Polygons;
-import plainlantern.geometry.Unit;
 import plainlantern.pattern.EvenGrid;
 import plainlantern.pattern.Honeycomb;
 import plainlantern.pattern.Interlock;
@@ -59,17 +59,19 @@ class SeamsTest {
         List<Seams.Seam> seams = Seams.of(before);
         Seams.Seam seam = seams.get(which % seams.size());
         Sheet after = moved(seam, by).apply(before);
-        boolean through = seam.sides().size() == 2 * (pattern instanceof EvenGrid g ? seam.from().x() == seam.to().x() ? g.rows() : g.columns() : 1);
+        boolean through = seam.sides().size() == 2 * (pattern instanceof EvenGrid g ? seam.from().x() == seam.to().x() ? g.rows()
+                : g.columns() : 1);
         if (through) assertThat(area(after)).isCloseTo(area(before), within(1e-6 * area(before)));
         for (Panel a : after.panels()) {
             for (Panel b : after.panels()) {
-                if (a != b && a.boundsOnSheet().meets(b.boundsOnSheet())) assertThat(Polygons.sharedArea(a.pathOnSheet(), b.pathOnSheet())).isLessThan(1e-3);
+                if (a != b && a.boundsOnSheet().meets(b.boundsOnSheet()))
+                    assertThat(Polygons.sharedArea(a.pathOnSheet(), b.pathOnSheet())).isLessThan(1e-3);
             }
         }
         Sheet back = new MoveSeam(seam.sides(), -moved(seam, by).dx(), -moved(seam, by).dy()).apply(after);
         for (Panel panel : before.panels()) {
-            assertThat(back.panel(panel.id()).seat().centre().distance(panel.seat().centre())).isLessThan(1e-9);
-            assertThat(back.panel(panel.id()).seat().width()).isCloseTo(panel.seat().width(), within(1e-9));
+            assertThat(back.holder(panel.id()).seat().centre().distance(panel.seat().centre())).isLessThan(1e-9);
+            assertThat(back.holder(panel.id()).seat().width()).isCloseTo(panel.seat().width(), within(1e-9));
         }
     }
 
@@ -78,7 +80,8 @@ class SeamsTest {
     void seamsAreFoundWhereBanksFaceEachOther() {
         assertThat(Seams.of(laid(new EvenGrid(3, 4, 5, 8)))).hasSize(2 + 3).allSatisfy(s -> assertThat(s.gap()).isIn(5.0, 8.0, s.gap()));
         assertThat(Seams.of(laid(new EvenGrid(3, 4, 5, 8))).stream().filter(s -> Math.abs(s.gap() - 8) < 1e-9)).hasSize(2);
-        assertThat(Seams.of(laid(new RunningBond(3, 3, 4, 4, 0.5))).stream().filter(s -> Math.abs(s.from().y() - s.to().y()) < 1e-9)).hasSize(2);
+        assertThat(Seams.of(laid(new RunningBond(3, 3, 4, 4, 0.5))).stream().filter(s -> Math.abs(s.from().y() - s.to().y()) < 1e-9))
+                .hasSize(2);
         // Curved or regular forms have no sides that could move alone.
         assertThat(Seams.of(laid(new Interlock(2, 2, 0.2, 1)))).isEmpty();
         assertThat(Seams.of(laid(new Honeycomb(2, 2, 4, false)))).isEmpty();
@@ -99,12 +102,15 @@ class SeamsTest {
     @Test
     void sidesMoveSquareToThemselvesAndNeverTurnAround() {
         List<Point> square = Convex.of(new Box(0, 0, 10, 10));
-        assertThat(Sides.moved(square, List.of(1), new Point(4, 99), "Centre")).containsExactly(new Point(0, 0), new Point(14, 0), new Point(14, 10), new Point(0, 10));
-        assertThatThrownBy(() -> Sides.moved(square, List.of(1), new Point(-11, 0), "Centre")).isInstanceOf(BadInput.class).hasMessageContaining("Centre would vanish");
+        assertThat(Sides.moved(square, List.of(1), new Point(4, 99), "Centre")).containsExactly(new Point(0, 0), new Point(14, 0),
+                new Point(14, 10), new Point(0, 10));
+        assertThatThrownBy(() -> Sides.moved(square, List.of(1), new Point(-11, 0), "Centre")).isInstanceOf(BadInput.class)
+                .hasMessageContaining("Centre would vanish");
         List<Point> triangle = List.of(new Point(0, 0), new Point(10, 0), new Point(0, 10));
         List<Point> grown = Sides.moved(triangle, List.of(1), new Point(1, 1), "Left");
         assertThat(grown.get(1).x()).isCloseTo(12, within(1e-9));
         assertThat(grown.get(2).y()).isCloseTo(12, within(1e-9));
-        assertThatThrownBy(() -> Sides.sound(List.of(new Point(0, 0), new Point(10, 10), new Point(10, 0), new Point(0, 10)), square, "Left")).hasMessageContaining("fold over");
+        assertThatThrownBy(() -> Sides.sound(List.of(new Point(0, 0), new Point(10, 10), new Point(10, 0), new Point(0, 10)), square,
+                "Left")).hasMessageContaining("fold over");
     }
 }

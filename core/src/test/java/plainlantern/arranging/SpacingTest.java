@@ -10,9 +10,9 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import plainlantern.Chance;
 import plainlantern.Tried;
+import plainlantern.asking.Unit;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Unit;
 import plainlantern.outline.Rectangle;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Panel;
@@ -28,17 +28,19 @@ class SpacingTest {
     private static Sheet sheet(List<Box> boxes) {
         List<Element> panels = new ArrayList<>();
         for (Box box : boxes) {
-            panels.add(Panel.empty("p" + panels.size(), "Panel " + panels.size(), Rectangle.SHARP, Seat.upright(box.centre(), box.width(), box.height())));
+            panels.add(Panel.empty("p" + panels.size(), "Panel " + panels.size(), Rectangle.SHARP,
+                    Seat.upright(box.centre(), box.width(), box.height())));
         }
         return Sheet.empty("s", Unit.MM, 300, 200, 300).with(panels, panels.size());
     }
 
-    private static List<Box> after(Sheet sheet, Map<Units.One, Point> moves, Axis axis) {
-        return Units.moved(sheet, moves).panels().stream().map(Panel::boundsOnSheet).sorted(Comparator.comparingDouble(axis::middle)).toList();
+    private static List<Box> after(Sheet sheet, Map<Groups.One, Point> moves, Axis axis) {
+        return Groups.moved(sheet, moves).panels().stream().map(Element::boundsOnSheet).sorted(Comparator.comparingDouble(axis::middle))
+                .toList();
     }
 
-    private static List<Units.One> units(Sheet sheet) {
-        return Units.of(sheet, sheet.panels().stream().map(Panel::id).toList());
+    private static List<Groups.One> units(Sheet sheet) {
+        return Groups.of(sheet, sheet.panels().stream().map(Element::id).toList());
     }
 
     @Tried(100)
@@ -58,9 +60,10 @@ class SpacingTest {
         Axis axis = chance.of(Axis.values());
         double gap = chance.between(0, 40);
         Sheet sheet = sheet(boxes);
-        Map<Units.One, Point> moves = Spacing.gaps(units(sheet), axis, OptionalDouble.of(gap));
+        Map<Groups.One, Point> moves = Spacing.gaps(units(sheet), axis, OptionalDouble.of(gap));
         List<Box> row = new ArrayList<>();
-        moves.forEach((unit, by) -> row.add(new Box(unit.box().x() + by.x(), unit.box().y() + by.y(), unit.box().width(), unit.box().height())));
+        moves.forEach((unit, by) -> row.add(new Box(unit.box().x() + by.x(), unit.box().y() + by.y(), unit.box().width(),
+                unit.box().height())));
         for (int i = 1; i < row.size(); i++) assertThat(axis.start(row.get(i)) - axis.end(row.get(i - 1))).isCloseTo(gap, within(1e-9));
         assertThat(moves.values().iterator().next()).isEqualTo(Point.ORIGIN);
     }
@@ -87,7 +90,7 @@ class SpacingTest {
         double gap = chance.between(0, 9);
         Sheet sheet = sheet(boxes);
         Box area = new Box(10, 20, 180, 10);
-        List<Box> row = Units.moved(sheet, Spacing.packed(units(sheet), area, gap)).panels().stream().map(Panel::boundsOnSheet).toList();
+        List<Box> row = Groups.moved(sheet, Spacing.packed(units(sheet), area, gap)).panels().stream().map(Element::boundsOnSheet).toList();
         for (Box a : row) {
             assertThat(a.right()).isLessThanOrEqualTo(area.right() + 1e-6);
             for (Box b : row) if (a != b) assertThat(a.grown(-1e-6).meets(b.grown(-1e-6))).isFalse();

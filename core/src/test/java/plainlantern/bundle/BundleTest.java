@@ -4,15 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
 import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.net.URISyntaxException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.LinkedHashMap;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.zip.ZipEntry;
@@ -26,24 +27,26 @@ import plainlantern.Chance;
 import plainlantern.Painted;
 import plainlantern.Sheets;
 import plainlantern.Tried;
-import plainlantern.editing.FillPanels;
-import plainlantern.editing.LayOut;
-import plainlantern.editing.ShelvePictures;
-import plainlantern.geometry.BadInput;
-import plainlantern.geometry.Unit;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Unit;
+import plainlantern.editing.filling.FillPanels;
+import plainlantern.editing.filling.ShelvePictures;
+import plainlantern.editing.placing.LayOut;
 import plainlantern.pattern.EvenGrid;
 import plainlantern.picture.DecodedPictures;
 import plainlantern.picture.Sha256;
 import plainlantern.rendering.Delivery;
 import plainlantern.rendering.Format;
+import plainlantern.rendering.RasterPainter;
 import plainlantern.scene.Page;
 import plainlantern.scene.Scene;
+import plainlantern.sheet.Element;
 import plainlantern.sheet.Margins;
 import plainlantern.sheet.Picture;
+import plainlantern.sheet.Rule;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ObjectNode;
+import plainlantern.sheet.Treatment;
 
 class BundleTest {
     private static final byte[] JPEG = Painted.encoded(Painted.scene(120, 80, BufferedImage.TYPE_3BYTE_BGR), "jpeg");
@@ -76,18 +79,39 @@ class BundleTest {
         }
     }
 
-    /** Version 1 knew no layouts, guides, groups, locked and hidden panels: it reads as a sheet that has none. */
+    /**
+     * Bundles that the programs of versions 1, 2 and 4 wrote, and one of version 3 as its format was described, are read: what is in them
+     * by
+     * kind; and what the last one shows is what its own program painted of it.
+     */
     @Test
-    void aBundleOfTheFirstVersionIsStillRead() throws IOException {
-        ObjectNode old = (ObjectNode) SheetJson.MAPPER.readTree(document());
-        old.put("version", 1);
-        ObjectNode first = (ObjectNode) old.path("sheet");
-        first.remove("layouts");
-        first.remove("guides");
-        for (JsonNode element : first.path("elements")) ((ObjectNode) element).remove(List.of("locked", "hidden", "group"));
-        try (Bundle bundle = Bundle.open(zip(Map.of("sheet.json", old.toString(), "pictures/" + PICTURE.id() + ".jpg", "x")))) {
-            assertThat(bundle.sheet()).isEqualTo(sheet.withLayouts(List.of()));
+    void bundlesOfEachVersionAreRead() throws Exception {
+        Map<Integer, List<String>> kinds = Map.of(1, List.of("panel", "panel"), 2, List.of("panel", "panel", "panel"),
+                3, List.of("panel", "panel", "panel", "float"), 4, List.of("panel", "panel", "panel", "rule", "rule", "caption", "float"));
+        for (int version = 1; version <= 4; version++) {
+            try (Bundle bundle = Bundle.open(kept("version-" + version + ".zip"))) {
+                Sheet read = bundle.sheet();
+                assertThat(read.elements()).as("version %d", version).extracting(Element::kind).isEqualTo(kinds.get(version));
+                assertThat(SheetJson.read(SheetJson.write(read))).isEqualTo(read);
+                assertThat(read.users(read.shelf().get(0).id())).isNotEmpty();
+                assertThat(read.vistas()).hasSize(version == 1 ? 0 : 1);
+            }
         }
+        try (Bundle bundle = Bundle.open(kept("version-4.zip"))) {
+            Sheet read = bundle.sheet();
+            Treatment cleared = read.shelf().get(0).treatment();
+            assertThat(cleared.cleared()).isPresent();
+            assertThat(List.of(read.vistas().get(0).treatment(), read.paper().pictured().orElseThrow().treatment(),
+                    read.holder("p3").pictures().get(0).treatment())).containsOnly(cleared);
+            assertThat(read.elements().stream().flatMap(e -> e.rule().stream())).allMatch(Rule::follows);
+            BufferedImage theirs = ImageIO.read(kept("version-4.png").toFile());
+            assertThat(Painted.worst(RasterPainter.paint(Scene.of(read), 50, true, new DecodedPictures(bundle::original)), theirs))
+                    .isLessThanOrEqualTo(1);
+        }
+    }
+
+    private static Path kept(String name) throws URISyntaxException {
+        return Path.of(BundleTest.class.getResource(name).toURI());
     }
 
     @Test
@@ -97,7 +121,7 @@ class BundleTest {
         refused(Map.of("sheet.json", document().replace("\"id\" : \"p1\"", "\"id\" : \"p1' hx-get='/x\"")), "damaged");
         refused(Map.of("sheet.json", document().replaceFirst("\"topLeft\" : [0-9.]+", "\"topLeft\" : 1e999")), "damaged");
         refused(Map.of("readme.txt", "hello"), "has no sheet.json");
-        refused(Map.of("sheet.json", document().replace("\"version\" : 4", "\"version\" : 5")), "newer program");
+        refused(Map.of("sheet.json", document().replace("\"version\" : 5", "\"version\" : 6")), "newer program");
         refused(Map.of("sheet.json", document(), "../../etc/" + PICTURE.id() + ".jpg", "x"), "lacks the picture Low water");
         refused(Map.of("sheet.json", document().replace(PICTURE.id() + "\",\n", "f".repeat(64) + "\",\n")), "");
         Path text = Files.writeString(folder.resolve("text.zip"), "no archive at all");
@@ -108,7 +132,8 @@ class BundleTest {
     void aPictureThatIsNotTheOneNamedIsRefused() throws IOException {
         Path swapped = zip(Map.of("sheet.json", document(), "pictures/" + PICTURE.id() + ".jpg", "another picture"));
         try (Bundle bundle = Bundle.open(swapped)) {
-            assertThatThrownBy(() -> bundle.original(PICTURE.id())).isInstanceOf(BadInput.class).hasMessageContaining("was changed: Low water");
+            assertThatThrownBy(() -> bundle.original(PICTURE.id())).isInstanceOf(BadInput.class)
+                    .hasMessageContaining("was changed: Low water");
             assertThatThrownBy(() -> bundle.extract(PICTURE, folder.resolve("none"))).isInstanceOf(BadInput.class)
                     .hasMessageContaining("was changed: Low water");
             // Painted, too, the refusal reaches the person as it was said.

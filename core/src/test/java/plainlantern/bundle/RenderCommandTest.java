@@ -11,12 +11,12 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import javax.imageio.ImageIO;
-import org.junit.jupiter.api.BeforeEach;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import plainlantern.geometry.Unit;
+import plainlantern.asking.Unit;
 import plainlantern.sheet.Sheet;
 
 /** The command as a process of its own: what it says, and with what it ends. */

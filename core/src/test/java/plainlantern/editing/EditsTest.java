@@ -10,16 +10,20 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import plainlantern.Chance;
 import plainlantern.Tried;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Unit;
+import plainlantern.editing.filling.ShelvePictures;
+import plainlantern.editing.placing.LayOut;
+import plainlantern.editing.reading.EditReader;
 import plainlantern.fitting.Coverage;
 import plainlantern.fitting.PanelState;
-import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Box;
-import plainlantern.geometry.Unit;
 import plainlantern.outline.Rectangle;
 import plainlantern.pattern.EvenGrid;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Fit;
 import plainlantern.sheet.Gone;
+import plainlantern.sheet.Holder;
 import plainlantern.sheet.Margins;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Picture;
@@ -42,7 +46,8 @@ class EditsTest {
     }
 
     private static Sheet grid() {
-        return after(new ShelvePictures(List.of(DAWN, TALL)).apply(EMPTY), "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':2,'columns':2,"
+        return after(new ShelvePictures(List.of(DAWN, TALL)).apply(EMPTY),
+                "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':2,'columns':2,"
                 + "'gapAcross':10,'gapDown':10},'margins':{'top':20,'right':20,'bottom':20,'left':20}}");
     }
 
@@ -51,7 +56,7 @@ class EditsTest {
     }
 
     private static Coverage coverage(Sheet sheet, String panel) {
-        return PanelState.coverage(sheet, sheet.panel(panel)).orElseThrow();
+        return PanelState.coverage(sheet, sheet.holder(panel)).orElseThrow();
     }
 
     /** Sizes and gaps are the whole, whatever the numbers. */
@@ -61,7 +66,8 @@ class EditsTest {
         int columns = chance.whole(1, 40);
         double gap = chance.between(0, 5);
         double margin = chance.between(0, 40);
-        List<Seat> seats = LayOut.replacing(new EvenGrid(rows, columns, gap, gap / 2), new Margins(margin, margin, margin, margin)).apply(EMPTY)
+        List<Seat> seats = LayOut.replacing(new EvenGrid(rows, columns, gap, gap / 2), new Margins(margin, margin, margin, margin))
+                .apply(EMPTY)
                 .panels().stream().map(Panel::seat).toList();
         Seat first = seats.get(0);
         Seat last = seats.get(rows * columns - 1);
@@ -73,16 +79,18 @@ class EditsTest {
     @ParameterizedTest
     @CsvSource({"rows,0", "rows,2.5", "columns,101", "gapAcross,-1", "gapAcross,500", "gapDown,1/0", "top,200", "left,-3", "right,many"})
     void aGridThatMakesNoSenseIsExplainedAtItsField(String field, String value) {
-        String json = "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':'3','columns':'3','gapAcross':'5','gapDown':'5'},'margins':{'top':'100','right':'20','bottom':'100','left':'20'}}"
+        String json = "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':'3','columns':'3','gapAcross':'5',"
+                + "'gapDown':'5'},'margins':{'top':'100','right':'20','bottom':'100','left':'20'}}"
                 .replaceFirst("'" + field + "':'[^']*'", "'" + field + "':'" + value + "'");
         assertThatThrownBy(() -> after(EMPTY, json)).isInstanceOf(BadInput.class).extracting("field").isEqualTo(field);
     }
 
     @Test
     void anotherGridKeepsContentByOrder() {
-        Sheet now = after(filled(), "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':1,'columns':3,'gapAcross':'1cm','gapDown':0},'margins':{'top':0,'right':0,'bottom':0,'left':0}}");
+        Sheet now = after(filled(), "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':1,'columns':3,"
+                + "'gapAcross':'1cm','gapDown':0},'margins':{'top':0,'right':0,'bottom':0,'left':0}}");
         assertThat(now.elements()).extracting(Element::id).containsExactly("p1", "p2", "p3");
-        assertThat(now.panel("p2").picture()).isPresent();
+        assertThat(now.holder("p2").picture(-1)).isPresent();
         assertThat(coverage(now, "p2").covered()).isTrue();
         assertThat(coverage(now, "p2").zoom()).isCloseTo(1, within(1e-12));
     }
@@ -90,25 +98,27 @@ class EditsTest {
     @Test
     void typedNumbersAreReadInTheSheetsUnit() {
         Sheet now = after(grid(), "{'kind':'seat-panels','panels':['p1'],'left':'1cm + 2','width':'420/3 - 2mm','height':''}");
-        Box box = now.panel("p1").boundsOnSheet();
+        Box box = now.holder("p1").boundsOnSheet();
         assertThat(box.x()).isCloseTo(12, within(1e-9));
         assertThat(box.width()).isCloseTo(138, within(1e-9));
-        assertThat(box.height()).isCloseTo(grid().panel("p1").seat().height(), within(1e-9));
+        assertThat(box.height()).isCloseTo(grid().holder("p1").seat().height(), within(1e-9));
         assertThatThrownBy(() -> after(grid(), "{'kind':'seat-panels','panels':['p1'],'width':'wide'}"))
                 .isInstanceOf(BadInput.class).extracting("field").isEqualTo("width");
     }
 
     @Test
     void resizingKeepsTheAnchorAndTheZoomOfThePicture() {
-        Sheet before = after(filled(), "{'kind':'zoom-picture','panels':['p1'],'zoom':150}", "{'kind':'move-picture','panels':['p1'],'dx':5,'dy':0}");
+        Sheet before = after(filled(), "{'kind':'zoom-picture','panels':['p1'],'zoom':150}",
+                "{'kind':'move-picture','panels':['p1'],'dx':5,'dy':0}");
         Sheet now = after(before, "{'kind':'resize-panels','panels':['p1'],'width':100,'height':60,'anchorX':1,'anchorY':-1}");
-        Box was = before.panel("p1").boundsOnSheet();
-        Box box = now.panel("p1").boundsOnSheet();
+        Box was = before.holder("p1").boundsOnSheet();
+        Box box = now.holder("p1").boundsOnSheet();
         assertThat(box.right()).isCloseTo(was.right(), within(1e-9));
         assertThat(box.y()).isCloseTo(was.y(), within(1e-9));
         assertThat(coverage(now, "p1").zoom()).isCloseTo(1.5, within(1e-9));
         Sheet both = after(before, "{'kind':'resize-panels','panels':['p1','p4'],'width':200,'height':100,'anchorX':-1,'anchorY':-1}");
-        assertThat(Box.union(both.panels(List.of("p1", "p4")).stream().map(Panel::boundsOnSheet).toList()).width()).isCloseTo(200, within(1e-9));
+        assertThat(Box.union(both.elements(List.of("p1", "p4")).stream().map(Element::boundsOnSheet).toList()).width())
+                .isCloseTo(200, within(1e-9));
     }
 
     @Test
@@ -117,29 +127,32 @@ class EditsTest {
         assertThat(coverage(after(filled(), far), "p1").covered()).isTrue();
         Sheet free = after(filled(), "{'kind':'hold-covered','panels':['p1'],'held':false}", far);
         assertThat(coverage(free, "p1").bareShare()).isEqualTo(1);
-        assertThat(PanelState.of(free, free.panel("p1"))).isEqualTo(PanelState.BARE);
+        assertThat(PanelState.of(free, free.holder("p1"))).isEqualTo(PanelState.BARE);
         assertThat(coverage(after(free, "{'kind':'cover-again','panels':['p1']}"), "p1").covered()).isTrue();
     }
 
     @Test
     void zoomTurnAndMirror() {
         Sheet now = after(filled(), "{'kind':'turn-picture','panels':['p1'],'turn':'190°'}", "{'kind':'mirror-picture','panels':['p1']}");
-        var placement = now.panel("p1").picture().orElseThrow().placement();
+        var placement = now.holder("p1").picture(-1).orElseThrow().flat().pose();
         assertThat(placement.turn()).isEqualTo(-170);
         assertThat(placement.mirrored()).isTrue();
         assertThat(coverage(now, "p1").covered()).isTrue();
-        assertThat(coverage(after(filled(), "{'kind':'zoom-picture','panels':['p1'],'zoom':'50 %'}"), "p1").zoom()).isCloseTo(1, within(1e-9));
+        assertThat(coverage(after(filled(), "{'kind':'zoom-picture','panels':['p1'],'zoom':'50 %'}"), "p1").zoom())
+                .isCloseTo(1, within(1e-9));
         assertThatThrownBy(() -> after(filled(), "{'kind':'zoom-picture','panels':['p1'],'zoom':'0'}")).isInstanceOf(BadInput.class);
         assertThatThrownBy(() -> after(filled(), "{'kind':'turn-picture','panels':['p3'],'turn':'5'}")).hasMessageContaining("no picture");
     }
 
     @Test
     void theFormChangesAndTheRestStays() {
-        Sheet before = after(filled(), "{'kind':'rename','panel':'p1','name':' Centre '}", "{'kind':'zoom-picture','panels':['p1'],'zoom':130}");
-        Panel now = after(before, "{'kind':'set-outline','panels':['p1'],'outline':{'kind':'ellipse'}}").panel("p1");
-        assertThat(now).isEqualTo(before.panel("p1").withOutline(now.outline()));
+        Sheet before = after(filled(), "{'kind':'rename','panel':'p1','name':' Centre '}",
+                "{'kind':'zoom-picture','panels':['p1'],'zoom':130}");
+        Holder now = after(before, "{'kind':'set-outline','panels':['p1'],'outline':{'kind':'ellipse'}}").holder("p1");
+        assertThat(now).isEqualTo(before.holder("p1").withOutline(now.outline()));
         assertThat(now.name()).isEqualTo("Centre");
-        Panel round = after(before, "{'kind':'set-outline','panels':['p1'],'outline':{'kind':'rectangle','topLeft':'1/4 in','topRight':0,'bottomRight':0,'bottomLeft':0}}").panel("p1");
+        Holder round = after(before, "{'kind':'set-outline','panels':['p1'],'outline':{'kind':'rectangle','topLeft':'1/4 in',"
+                + "'topRight':0,'bottomRight':0,'bottomLeft':0}}").holder("p1");
         assertThat(round.outline()).isEqualTo(new Rectangle(6.35, 0, 0, 0));
     }
 
@@ -148,7 +161,7 @@ class EditsTest {
         Sheet now = after(filled(), "{'kind':'duplicate','panels':['p1'],'dx':5,'dy':5}", "{'kind':'remove','panels':['p2']}",
                 "{'kind':'restack','panel':'p5','to':0}", "{'kind':'swap','one':'p5','other':'p3'}", "{'kind':'empty','panels':['p1']}");
         assertThat(now.elements()).extracting(Element::id).containsExactly("p5", "p1", "p3", "p4");
-        assertThat(now.users(DAWN.id())).extracting(Panel::id).containsExactly("p3");
+        assertThat(now.users(DAWN.id())).extracting(Element::id).containsExactly("p3");
         // Ids are never used twice: what another window still names must not be somebody else.
         assertThat(after(now, "{'kind':'remove','panels':['p5']}", "{'kind':'add-panel','outline':{'kind':'ellipse'}}").elements())
                 .extracting(Element::id).containsExactly("p1", "p3", "p4", "p6");
@@ -157,10 +170,11 @@ class EditsTest {
     @Test
     void fitsByRule() {
         Sheet now = after(filled(), "{'kind':'set-fit','panels':['p1'],'fit':'contain'}");
-        assertThat(now.panel("p1").picture().orElseThrow().held()).isFalse();
+        assertThat(now.holder("p1").picture(-1).orElseThrow().flat().held()).isFalse();
         assertThat(coverage(now, "p1").covered()).isFalse();
         assertThat(coverage(after(now, "{'kind':'set-fit','panels':['p1'],'fit':'actual size'}"), "p1").ppi()).isCloseTo(300, within(1e-9));
-        assertThat(after(now, "{'kind':'set-fit','panels':['p1'],'fit':'stretch'}").panel("p1").picture().orElseThrow().fit()).isEqualTo(Fit.STRETCH);
+        assertThat(after(now, "{'kind':'set-fit','panels':['p1'],'fit':'stretch'}").holder("p1").picture(-1).orElseThrow().flat().fit())
+                .isEqualTo(Fit.STRETCH);
     }
 
     @Test

@@ -13,19 +13,23 @@ import org.junit.jupiter.api.Test;
 import plainlantern.Chance;
 import plainlantern.Sheets;
 import plainlantern.Tried;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Unit;
+import plainlantern.editing.filling.ShelvePictures;
+import plainlantern.editing.reading.EditReader;
+import plainlantern.editing.vistas.SplitPicture;
 import plainlantern.fitting.PanelState;
 import plainlantern.geometry.Affine;
-import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Unit;
-import plainlantern.scene.Scene.PictureLayer;
+import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.scene.Scene;
-import plainlantern.sheet.Content.Words;
+import plainlantern.sheet.Element;
+import plainlantern.sheet.Holder;
 import plainlantern.sheet.Margins;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Picture;
-import plainlantern.sheet.Role;
+import plainlantern.sheet.PictureLayer;
 import plainlantern.sheet.Sheet;
 
 /** Getting pictures into panels, out of them, and exchanged. */
@@ -33,12 +37,13 @@ class FillingTest {
     private static Sheet two() {
         return after(new ShelvePictures(List.of(DAWN, TALL)).apply(Sheet.empty("Two", Unit.MM, 300, 200, 300)),
                 "{'kind':'add-panel','outline':{'kind':'ellipse'}}", "{'kind':'add-panel','outline':{'kind':'ellipse'}}",
-                "{'kind':'seat-panels','panels':['p1'],'left':10,'top':20,'width':60,'height':40}", "{'kind':'seat-panels','panels':['p2'],'left':110,'top':20,'width':120,'height':40}");
+                "{'kind':'seat-panels','panels':['p1'],'left':10,'top':20,'width':60,'height':40}",
+                        "{'kind':'seat-panels','panels':['p2'],'left':110,'top':20,'width':120,'height':40}");
     }
 
     private static Affine front(Sheet sheet, String id) {
-        Panel panel = sheet.panel(id);
-        return ((PictureLayer) Scene.item(sheet, panel).layers().get(panel.acting(-1))).pixelsToSheet();
+        Holder panel = sheet.holder(id);
+        return ((PaintedPicture) Scene.item(sheet, panel).layers().get(panel.acting(-1))).pixelsToSheet();
     }
 
     private static void same(Affine one, Affine other, Picture picture) {
@@ -51,10 +56,11 @@ class FillingTest {
     @Tried(150)
     void outAndInAgainNothingMoves(Chance chance) {
         Sheet sheet = Sheets.any(chance);
-        Panel panel = sheet.panels().stream().filter(p -> p.role() == Role.PANEL && p.picture().isPresent()).findFirst().orElse(null);
-        if (panel == null || panel.content().stream().anyMatch(Words.class::isInstance)) return;
+        Panel panel = sheet.panels().stream().filter(p -> p.picture(-1).flatMap(PictureLayer::own).isPresent() && plain(p))
+                .findFirst().orElse(null);
+        if (panel == null) return;
         Affine before = front(sheet, panel.id());
-        Picture picture = sheet.picture(panel.picture().orElseThrow().picture());
+        Picture picture = sheet.picture(panel.picture(-1).orElseThrow().own().orElseThrow().picture());
         Sheet out;
         try {
             out = after(sheet, "{'kind':'move-out','panels':['" + panel.id() + "']}");
@@ -63,14 +69,14 @@ class FillingTest {
         }
         String id = "p" + out.lastId();
         same(before, front(out, id), picture);
-        assertThat(out.panel(id).role()).isEqualTo(Role.FLOAT);
-        assertThat(PanelState.coverage(out, out.panel(id)).orElseThrow().covered()).isTrue();
-        assertThat(out.panel(panel.id()).content()).hasSize(panel.content().size() - 1);
+        assertThat(out.holder(id).kind()).isEqualTo("float");
+        assertThat(PanelState.coverage(out, out.holder(id)).orElseThrow().covered()).isTrue();
+        assertThat(out.holder(panel.id()).content()).hasSize(panel.content().size() - 1);
         Sheet in = after(out, "{'kind':'put-in','floats':['" + id + "'],'panel':'" + panel.id() + "'}");
         same(before, front(in, panel.id()), picture);
         assertThat(in.panels()).hasSize(sheet.panels().size());
         for (Panel into : in.panels()) {
-            if (into.role() != Role.PANEL || into.content().stream().anyMatch(Words.class::isInstance)) continue;
+            if (!plain(into)) continue;
             same(before, front(after(out, "{'kind':'put-in','floats':['" + id + "'],'panel':'" + into.id() + "'}"), into.id()), picture);
         }
     }
@@ -79,8 +85,8 @@ class FillingTest {
     @Test
     void aPictureFloats() {
         Sheet sheet = after(two(), "{'kind':'frame-picture','picture':'" + DAWN.id() + "','x':30,'y':20}");
-        Panel afloat = sheet.panel("p3");
-        assertThat(afloat.role()).isEqualTo(Role.FLOAT);
+        Holder afloat = sheet.holder("p3");
+        assertThat(afloat.kind()).isEqualTo("float");
         assertThat(afloat.seat().width() / afloat.seat().height()).isCloseTo(1.5, within(1e-9));
         assertThat(afloat.seat().centre()).isEqualTo(new Point(30, 20));
     }
@@ -90,38 +96,46 @@ class FillingTest {
     void aFloatIsTrimmedByAForm() {
         Sheet out = after(two(), "{'kind':'fill','panels':['p1'],'picture':'" + DAWN.id() + "'}", "{'kind':'move-out','panels':['p1']}");
         Sheet trimmed = after(out, "{'kind':'set-outline','panels':['p3'],'outline':{'kind':'heart'}}");
-        assertThat(trimmed.panel("p3").role()).isEqualTo(Role.PANEL);
-        assertThatThrownBy(() -> after(trimmed, "{'kind':'put-in','floats':['p3'],'panel':'p1'}")).isInstanceOf(BadInput.class).hasMessageContaining("Select a float");
-        assertThat(after(out, "{'kind':'deal','to':'all'}").panel("p3")).isEqualTo(out.panel("p3"));
+        assertThat(trimmed.holder("p3").kind()).isEqualTo("panel");
+        assertThatThrownBy(() -> after(trimmed, "{'kind':'put-in','floats':['p3'],'panel':'p1'}")).isInstanceOf(BadInput.class)
+                .hasMessageContaining("Select a float");
+        assertThat(after(out, "{'kind':'deal','to':'all'}").holder("p3")).isEqualTo(out.holder("p3"));
     }
 
     /** Half the pixels, the same part: only the scale doubles. Other proportions cover the same frame; both everywhere and in one. */
     @Test
     void anotherPictureShowsTheSamePart() {
         Picture half = new Picture("a".repeat(64), "Dawn, small", DAWN.width() / 2, DAWN.height() / 2);
-        Sheet before = after(new ShelvePictures(List.of(half)).apply(two()), "{'kind':'fill','panels':['p1','p2'],'picture':'" + DAWN.id() + "'}",
-                "{'kind':'zoom-picture','panels':['p1'],'zoom':170}", "{'kind':'move-picture','panels':['p1'],'dx':9,'dy':-4}", "{'kind':'turn-picture','panels':['p1'],'turn':12}");
+        Sheet before = after(new ShelvePictures(List.of(half)).apply(two()), "{'kind':'fill','panels':['p1','p2'],'picture':'"
+                + DAWN.id() + "'}",
+                "{'kind':'zoom-picture','panels':['p1'],'zoom':170}", "{'kind':'move-picture','panels':['p1'],'dx':9,'dy':-4}",
+                        "{'kind':'turn-picture','panels':['p1'],'turn':12}");
         Sheet small = after(before, "{'kind':'replace-picture','picture':'" + DAWN.id() + "','by':'" + half.id() + "'}");
         for (String id : List.of("p1", "p2")) same(front(before, id), front(small, id).after(Affine.scale(0.5, 0.5)), DAWN);
         Sheet one = after(before, "{'kind':'replace-picture','panels':['p1'],'picture':'" + DAWN.id() + "','by':'" + TALL.id() + "'}");
-        assertThat(one.panel("p2")).isEqualTo(before.panel("p2"));
-        assertThat(one.panel("p1").picture().orElseThrow().placement().centre()).isEqualTo(before.panel("p1").picture().orElseThrow().placement().centre());
-        assertThat(PanelState.coverage(one, one.panel("p1")).orElseThrow().covered()).isTrue();
-        Sheet vista = after(before, "{'kind':'make-vista','panels':['p1','p2'],'picture':'" + DAWN.id() + "'}", "{'kind':'replace-picture','picture':'" + DAWN.id() + "','by':'" + half.id() + "'}");
+        assertThat(one.holder("p2")).isEqualTo(before.holder("p2"));
+        assertThat(one.holder("p1").picture(-1).orElseThrow().flat().pose().centre())
+                .isEqualTo(before.holder("p1").picture(-1).orElseThrow().flat().pose().centre());
+        assertThat(PanelState.coverage(one, one.holder("p1")).orElseThrow().covered()).isTrue();
+        Sheet vista = after(before, "{'kind':'make-vista','panels':['p1','p2'],'picture':'" + DAWN.id() + "'}",
+                "{'kind':'replace-picture','picture':'" + DAWN.id() + "','by':'" + half.id() + "'}");
         assertThat(vista.vistas().get(0).picture()).isEqualTo(half.id());
-        assertThatThrownBy(() -> after(before, "{'kind':'replace-picture','picture':'" + TALL.id() + "','by':'" + half.id() + "'}")).isInstanceOf(BadInput.class).hasMessageContaining("is not shown");
+        assertThatThrownBy(() -> after(before, "{'kind':'replace-picture','picture':'" + TALL.id() + "','by':'" + half.id() + "'}"))
+                .isInstanceOf(BadInput.class).hasMessageContaining("is not shown");
     }
 
     @Test
     void contentIsCopiedWithItsPlacementOrAnew() {
-        Sheet before = after(two(), "{'kind':'fill','panels':['p1'],'picture':'" + DAWN.id() + "'}", "{'kind':'zoom-picture','panels':['p1'],'zoom':200}", "{'kind':'add-layer','panels':['p1'],'what':'wash'}");
+        Sheet before = after(two(), "{'kind':'fill','panels':['p1'],'picture':'" + DAWN.id() + "'}",
+                "{'kind':'zoom-picture','panels':['p1'],'zoom':200}", "{'kind':'add-layer','panels':['p1'],'what':'wash'}");
         Sheet copied = after(before, "{'kind':'copy-content','from':'p1','panels':['p2']}");
-        assertThat(PanelState.coverage(copied, copied.panel("p2")).orElseThrow().zoom()).isCloseTo(2, within(1e-9));
-        assertThat(copied.panel("p2").content()).hasSize(2);
+        assertThat(PanelState.coverage(copied, copied.holder("p2")).orElseThrow().zoom()).isCloseTo(2, within(1e-9));
+        assertThat(copied.holder("p2").content()).hasSize(2);
         Sheet anew = after(before, "{'kind':'copy-content','from':'p1','panels':['p2'],'anew':true}");
-        assertThat(PanelState.coverage(anew, anew.panel("p2")).orElseThrow().zoom()).isCloseTo(1, within(1e-9));
-        assertThat(after(copied, "{'kind':'swap','one':'p1','other':'p2','anew':true}").panel("p1").content()).hasSize(2);
-        assertThatThrownBy(() -> after(before, "{'kind':'copy-content','from':'p2','panels':['p1']}")).isInstanceOf(BadInput.class).hasMessageContaining("is empty");
+        assertThat(PanelState.coverage(anew, anew.holder("p2")).orElseThrow().zoom()).isCloseTo(1, within(1e-9));
+        assertThat(after(copied, "{'kind':'swap','one':'p1','other':'p2','anew':true}").holder("p1").content()).hasSize(2);
+        assertThatThrownBy(() -> after(before, "{'kind':'copy-content','from':'p2','panels':['p1']}")).isInstanceOf(BadInput.class)
+                .hasMessageContaining("is empty");
     }
 
     /** On a pixel sheet all edges are whole pixels, gaps are exact, and pieces differ by one pixel at most. */
@@ -135,29 +149,38 @@ class FillingTest {
         if (rows * columns == 1) return;
         double px = Unit.PX.inMm(96);
         Sheet before = new ShelvePictures(List.of(DAWN)).apply(Sheet.empty("Pixels", Unit.PX, width * px, height * px, 96));
-        Sheet split = after(before, "{'kind':'split-picture','picture':'" + DAWN.id() + "','whole':" + (rows % 2 == 0) + ",'pattern':{'kind':'even-grid','rows':" + rows + ",'columns':" + columns + ",'gapAcross':'" + gap + "','gapDown':'" + gap + "'}}");
+        Sheet split = after(before, "{'kind':'split-picture','picture':'" + DAWN.id() + "','whole':" + (rows % 2 == 0)
+                + ",'pattern':{'kind':'even-grid','rows':" + rows + ",'columns':" + columns + ",'gapAcross':'" + gap
+                + "','gapDown':'" + gap + "'}}");
         TreeSet<Long> widths = new TreeSet<>();
         List<Panel> panels = split.panels();
         for (Panel panel : panels) {
             Box box = panel.boundsOnSheet();
-            for (double edge : List.of(box.x(), box.y(), box.right(), box.bottom())) assertThat(edge / px).isCloseTo(Math.rint(edge / px), within(1e-6));
+            for (double edge : List.of(box.x(), box.y(), box.right(), box.bottom()))
+                assertThat(edge / px).isCloseTo(Math.rint(edge / px), within(1e-6));
             widths.add(Math.round(box.width() / px));
         }
         assertThat(widths.last() - widths.first()).isLessThanOrEqualTo(1);
-        if (columns > 1 && rows % 2 == 1) assertThat((panels.get(1).boundsOnSheet().x() - panels.get(0).boundsOnSheet().right()) / px).isCloseTo(gap, within(1e-6));
+        if (columns > 1 && rows % 2 == 1)
+            assertThat((panels.get(1).boundsOnSheet().x() - panels.get(0).boundsOnSheet().right()) / px).isCloseTo(gap, within(1e-6));
         assertThat(split.vistas()).hasSize(1);
         for (Panel panel : panels) assertThat(PanelState.of(split, panel)).isNotEqualTo(PanelState.BARE);
     }
 
-    /** In millimetres sizes and gaps are the whole, which has the picture's own proportions; a split is one step, and on filled panels it comes on top. */
+    /**
+     * In millimetres sizes and gaps are the whole, which has the picture's own proportions; a split is one step, and on filled panels it
+     * comes on top.
+     */
     @Test
     void aSplitIsExactInMillimetres() {
-        Sheet split = after(two(), "{'kind':'split-picture','picture':'" + DAWN.id() + "','whole':true,'pattern':{'kind':'even-grid','rows':2,'columns':3,'gapAcross':5,'gapDown':5}}");
-        Box all = Box.union(split.panels().stream().map(Panel::boundsOnSheet).toList());
+        Sheet split = after(two(), "{'kind':'split-picture','picture':'" + DAWN.id()
+                + "','whole':true,'pattern':{'kind':'even-grid','rows':2,'columns':3,'gapAcross':5,'gapDown':5}}");
+        Box all = Box.union(split.panels().stream().map(Element::boundsOnSheet).toList());
         assertThat(all.width() / all.height()).isCloseTo(1.5, within(1e-9));
         assertThat(split.panels().stream().limit(3).mapToDouble(p -> p.seat().width()).sum() + 10).isCloseTo(all.width(), within(1e-9));
         same(front(split, "p1"), front(split, "p2"), DAWN);
-        for (String pattern : List.of("{'kind':'running-bond','rows':3,'columns':4,'gapAcross':2,'gapDown':2,'offset':0.5}", "{'kind':'honeycomb','columns':4,'rows':3,'gap':2,'flat':true}")) {
+        for (String pattern : List.of("{'kind':'running-bond','rows':3,'columns':4,'gapAcross':2,'gapDown':2,'offset':0.5}",
+                "{'kind':'honeycomb','columns':4,'rows':3,'gap':2,'flat':true}")) {
             Sheet more = after(split, "{'kind':'split-picture','picture':'" + TALL.id() + "','pattern':" + pattern + "}");
             assertThat(more.panels().size()).isGreaterThan(12);
             assertThat(more.vistas()).hasSize(2);
@@ -168,12 +191,15 @@ class FillingTest {
     @Test
     void whatASplitLosesIsSaid() {
         Sheet upright = new ShelvePictures(List.of(DAWN)).apply(Sheet.empty("Upright", Unit.MM, 200, 300, 300).withMargins(Margins.all(0)));
-        String split = "{'kind':'split-picture','picture':'" + DAWN.id() + "','whole':%s,'pattern':{'kind':'even-grid','rows':2,'columns':2,'gapAcross':0,'gapDown':0}}";
+        String split = "{'kind':'split-picture','picture':'" + DAWN.id()
+                + "','whole':%s,'pattern':{'kind':'even-grid','rows':2,'columns':2,'gapAcross':0,'gapDown':0}}";
         SplitPicture filling = (SplitPicture) EditReader.read(String.format(split, false).replace('\'', '"'), upright);
         SplitPicture whole = (SplitPicture) EditReader.read(String.format(split, true).replace('\'', '"'), upright);
         // 3:2 into 2:3: (2/3)/(3/2) = 4/9 is seen; 200 mm across it is 133.33 mm high.
-        assertThat(filling.says(upright, filling.apply(upright))).contains("56 % of the picture is cut away").contains("whole picture fits better").contains("166.67 mm");
-        assertThat(whole.says(upright, whole.apply(upright))).contains("Nothing is cut away").contains("166.67 mm stay free above and below");
+        assertThat(filling.says(upright, filling.apply(upright))).contains("56 % of the picture is cut away")
+                .contains("whole picture fits better").contains("166.67 mm");
+        assertThat(whole.says(upright, whole.apply(upright))).contains("Nothing is cut away")
+                .contains("166.67 mm stay free above and below");
         // Two gaps of 10 mm across 200 by 133.33: 1 - (190 * 123.33) / (200 * 133.33).
         SplitPicture gaps = (SplitPicture) EditReader.read(String.format(split, true)
                 .replace("'gapAcross':0,'gapDown':0", "'gapAcross':10,'gapDown':10").replace('\'', '"'), upright);
@@ -184,25 +210,32 @@ class FillingTest {
     @Test
     void panelsOfPicturesVistasBehindTheSheetAndNudges() {
         Sheet framed = after(two(), "{'kind':'frame-picture','picture':'" + DAWN.id() + "','outline':{'kind':'ellipse'},'x':100,'y':50}");
-        Box box = framed.panel("p3").boundsOnSheet();
+        Box box = framed.holder("p3").boundsOnSheet();
         assertThat(box.width() / box.height()).isCloseTo(1.5, within(1e-9));
         assertThat(box.centre()).isEqualTo(new Point(100, 50));
-        assertThat(PanelState.coverage(framed, framed.panel("p3")).orElseThrow().zoom()).isCloseTo(1, within(1e-9));
-        Sheet vista = after(two(), "{'kind':'make-vista','panels':['p1','p2'],'picture':'" + DAWN.id() + "'}", "{'kind':'back-vista','vista':'v3'}");
+        assertThat(PanelState.coverage(framed, framed.holder("p3")).orElseThrow().zoom()).isCloseTo(1, within(1e-9));
+        Sheet vista = after(two(), "{'kind':'make-vista','panels':['p1','p2'],'picture':'" + DAWN.id() + "'}",
+                "{'kind':'back-vista','vista':'v3'}");
         Panel ground = vista.panels().get(0);
         assertThat(ground.boundsOnSheet()).isEqualTo(new Box(-3, -3, 306, 206));
         same(front(vista, ground.id()), front(vista, "p1"), DAWN);
-        Sheet nudged = after(vista, "{'kind':'zoom-picture','panels':['p1'],'zoom':150,'whole':true}", "{'kind':'move-picture','panels':['p1'],'dx':2,'dy':1}", "{'kind':'copy-nudge','from':'p1','panels':['p2']}");
-        assertThat(nudged.panel("p2").slice().orElseThrow().nudge()).isEqualTo(nudged.panel("p1").slice().orElseThrow().nudge());
-        assertThat(nudged.panel("p2").slice().orElseThrow().nudge().dx()).isCloseTo(2, within(1e-9));
+        Sheet nudged = after(vista, "{'kind':'zoom-picture','panels':['p1'],'zoom':150,'whole':true}",
+                "{'kind':'move-picture','panels':['p1'],'dx':2,'dy':1}", "{'kind':'copy-nudge','from':'p1','panels':['p2']}");
+        assertThat(nudged.holder("p2").sliced().orElseThrow().nudge()).isEqualTo(nudged.holder("p1").sliced().orElseThrow().nudge());
+        assertThat(nudged.holder("p2").sliced().orElseThrow().nudge().dx()).isCloseTo(2, within(1e-9));
     }
 
     /** A texture covers the sheet and its bleed, and is locked where that is asked for. */
     @Test
     void aTextureLiesOverTheSheet() {
         Sheet over = after(two(), "{'kind':'frame-picture','picture':'" + DAWN.id() + "','over':true,'locked':true}");
-        assertThat(over.panel("p3").boundsOnSheet()).isEqualTo(two().bounds().grown(two().bleed()));
-        assertThat(over.panel("p3").locked()).isTrue();
-        assertThat(PanelState.coverage(over, over.panel("p3")).orElseThrow().covered()).isTrue();
+        assertThat(over.holder("p3").boundsOnSheet()).isEqualTo(two().bounds().grown(two().bleed()));
+        assertThat(over.holder("p3").locked()).isTrue();
+        assertThat(PanelState.coverage(over, over.holder("p3")).orElseThrow().covered()).isTrue();
+    }
+
+    /** Without words, which no mirror turns round, and without a slice. */
+    private static boolean plain(Panel panel) {
+        return panel.slice().isEmpty() && panel.content().stream().noneMatch(layer -> layer.words().isPresent());
     }
 }

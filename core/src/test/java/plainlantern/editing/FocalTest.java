@@ -11,16 +11,19 @@ import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import plainlantern.Chance;
 import plainlantern.Tried;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Typed;
+import plainlantern.asking.Unit;
+import plainlantern.editing.filling.CentrePicture;
+import plainlantern.editing.filling.PlaceFocal;
+import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.fitting.Coverage;
 import plainlantern.fitting.FocalPlace;
+import plainlantern.fitting.Shown;
 import plainlantern.fitting.Sitting;
 import plainlantern.fitting.Vistas;
-import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Typed;
-import plainlantern.geometry.Unit;
-import plainlantern.sheet.Content.OwnPicture;
 import plainlantern.sheet.Fit;
 import plainlantern.sheet.Focal;
 import plainlantern.sheet.Sheet;
@@ -28,14 +31,16 @@ import plainlantern.sheet.Sheet;
 /** The spot of a picture that must be seen. */
 class FocalTest {
     private static Sheet sheet(double x, double y) {
-        return after(new ShelvePictures(List.of(DAWN)).apply(Sheet.empty("Bay", Unit.MM, 400, 300, 300)), "{'kind':'add-panel','outline':{'kind':'ellipse'}}",
-                "{'kind':'seat-panels','panels':['p1'],'left':50,'top':50,'width':90,'height':150,'turn':20}", "{'kind':'set-focal','picture':'" + DAWN.id() + "','x':" + x + ",'y':" + y + "}",
+        return after(new ShelvePictures(List.of(DAWN)).apply(Sheet.empty("Bay", Unit.MM, 400, 300, 300)),
+                "{'kind':'add-panel','outline':{'kind':'ellipse'}}",
+                "{'kind':'seat-panels','panels':['p1'],'left':50,'top':50,'width':90,'height':150,'turn':20}",
+                        "{'kind':'set-focal','picture':'" + DAWN.id() + "','x':" + x + ",'y':" + y + "}",
                 "{'kind':'fill','panels':['p1'],'picture':'" + DAWN.id() + "'}");
     }
 
     private static Point focal(Sheet sheet) {
-        OwnPicture own = Vistas.shown(sheet, sheet.panel("p1")).orElseThrow();
-        return FocalPlace.now(Sitting.of(sheet.panel("p1"), DAWN), own.placement(), sheet.picture(DAWN.id()).focal().orElseThrow());
+        Shown own = Vistas.shown(sheet, sheet.holder("p1")).orElseThrow();
+        return FocalPlace.now(Sitting.of(sheet.holder("p1"), DAWN), own.pose(), sheet.picture(DAWN.id()).focal().orElseThrow());
     }
 
     /** A filled panel is covered, and no covering place of the picture at that size has its focal point nearer to the middle. */
@@ -45,13 +50,14 @@ class FocalTest {
         double y = chance.between(0, 1);
         double aside = chance.between(-1, 1);
         Sheet sheet = sheet(x, y);
-        OwnPicture own = sheet.panel("p1").picture().orElseThrow();
-        Sitting sitting = Sitting.of(sheet.panel("p1"), DAWN);
-        assertThat(Coverage.of(sitting, own.placement()).covered()).isTrue();
-        assertThat(sitting.zoom(own.placement())).isCloseTo(1, within(1e-9));
+        Shown own = Vistas.shown(sheet, sheet.holder("p1")).orElseThrow();
+        Sitting sitting = Sitting.of(sheet.holder("p1"), DAWN);
+        assertThat(Coverage.of(sitting, own.pose()).covered()).isTrue();
+        assertThat(sitting.zoom(own.pose())).isCloseTo(1, within(1e-9));
         double off = focal(sheet).distance(Point.ORIGIN);
-        var other = own.placement().at(own.placement().centre().plus(new Point(aside * 60, 0)));
-        if (Coverage.of(sitting, other).covered()) assertThat(FocalPlace.now(sitting, other, new Focal(x, y)).distance(Point.ORIGIN)).isGreaterThanOrEqualTo(off - 1e-9);
+        var other = own.pose().at(own.pose().centre().plus(new Point(aside * 60, 0)));
+        if (Coverage.of(sitting, other).covered())
+            assertThat(FocalPlace.now(sitting, other, new Focal(x, y)).distance(Point.ORIGIN)).isGreaterThanOrEqualTo(off - 1e-9);
     }
 
     /** Free to show an edge, it comes exactly to the place; the nearest of four crossings, of nine middles. */
@@ -64,8 +70,9 @@ class FocalTest {
         Point was = focal(free);
         Sheet brought = new PlaceFocal(List.of("p1"), place, false, Typed.FRONTMOST, false).apply(free);
         Point is = focal(brought);
-        double[] shares = place == FocalPlace.CENTRE ? new double[] {0.5} : place == FocalPlace.THIRDS ? new double[] {1 / 3.0, 2 / 3.0} : new double[] {1 / 6.0, 0.5, 5 / 6.0};
-        Box box = free.panel("p1").ownPath().bounds();
+        double[] shares = place == FocalPlace.CENTRE ? new double[] {0.5} : place == FocalPlace.THIRDS ? new double[] {1 / 3.0, 2 / 3.0}
+                : new double[] {1 / 6.0, 0.5, 5 / 6.0};
+        Box box = free.holder("p1").ownPath().bounds();
         double nearest = Double.MAX_VALUE;
         for (double u : shares) {
             for (double v : shares) {
@@ -75,7 +82,7 @@ class FocalTest {
             }
         }
         assertThat(is.distance(was)).isCloseTo(nearest, within(1e-9));
-        assertThat(brought.panel("p1").picture().orElseThrow().fit()).isEqualTo(Fit.FREE);
+        assertThat(brought.holder("p1").picture(-1).orElseThrow().flat().fit()).isEqualTo(Fit.FREE);
     }
 
     @Test
@@ -84,9 +91,12 @@ class FocalTest {
         assertThat(sheet.picture(DAWN.id()).focal()).contains(new Focal(0.25, 0.5));
         Sheet none = after(sheet, "{'kind':'set-focal','picture':'" + DAWN.id() + "'}");
         assertThat(none.picture(DAWN.id())).isEqualTo(DAWN);
-        assertThatThrownBy(() -> after(none, "{'kind':'place-focal','panels':['p1'],'to':'centre'}")).isInstanceOf(BadInput.class).hasMessageContaining("press f");
-        assertThatThrownBy(() -> after(sheet, "{'kind':'set-focal','picture':'" + DAWN.id() + "','x':1.2,'y':0}")).isInstanceOf(BadInput.class);
-        assertThat(after(none, "{'kind':'fill','panels':['p1'],'picture':'" + DAWN.id() + "'}").panel("p1").picture().orElseThrow().fit()).isEqualTo(Fit.COVER);
+        assertThatThrownBy(() -> after(none, "{'kind':'place-focal','panels':['p1'],'to':'centre'}")).isInstanceOf(BadInput.class)
+                .hasMessageContaining("press f");
+        assertThatThrownBy(() -> after(sheet, "{'kind':'set-focal','picture':'" + DAWN.id() + "','x':1.2,'y':0}"))
+                .isInstanceOf(BadInput.class);
+        assertThat(after(none, "{'kind':'fill','panels':['p1'],'picture':'" + DAWN.id() + "'}").holder("p1").picture(-1).orElseThrow()
+                .flat().fit()).isEqualTo(Fit.COVER);
     }
 
     /** Held, it may stop short of the centre: that is said, and enlarging just so far gets there and leaves nothing bare. */
@@ -101,7 +111,7 @@ class FocalTest {
         assertThat(remark.says()).contains("stops " + sheet.length(short0) + " short of the centre");
         Sheet there = remark.offer().orElseThrow().edit().apply(stopped);
         assertThat(focal(there).distance(Point.ORIGIN)).isLessThan(1e-6);
-        Coverage coverage = Coverage.of(Sitting.of(there.panel("p1"), DAWN), there.panel("p1").picture().orElseThrow().placement());
+        Coverage coverage = Coverage.of(Sitting.of(there.holder("p1"), DAWN), there.holder("p1").picture(-1).orElseThrow().flat().pose());
         assertThat(coverage.covered()).isTrue();
         assertThat(Math.min(coverage.left(), coverage.right())).as("no farther than needed").isLessThan(1e-3);
         CentrePicture far = new CentrePicture(List.of("p1"), OptionalDouble.of(500), OptionalDouble.empty(), false, Typed.FRONTMOST);

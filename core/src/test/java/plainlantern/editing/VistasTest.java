@@ -11,18 +11,21 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import plainlantern.Chance;
 import plainlantern.Tried;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Unit;
+import plainlantern.editing.filling.ShelvePictures;
+import plainlantern.editing.vistas.Loosen;
 import plainlantern.fitting.Coverage;
 import plainlantern.fitting.PanelState;
 import plainlantern.fitting.Vistas;
 import plainlantern.geometry.Affine;
-import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Unit;
 import plainlantern.scene.Scene;
+import plainlantern.sheet.Element;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Picture;
-import plainlantern.sheet.Placement;
+import plainlantern.sheet.Pose;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
 import plainlantern.sheet.Vista;
@@ -34,22 +37,25 @@ class VistasTest {
     /** A grid of two by two on 400 by 300 mm, margins 20, gaps 8, with a vista of 6000 by 4000 px; p2 is turned, p3 mirrored, p4 round. */
     private static Sheet vista() {
         Sheet sheet = new ShelvePictures(List.of(DAWN, TALL)).apply(Sheet.empty("Bay", Unit.MM, 400, 300, 300));
-        return after(sheet, "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':2,'columns':2,'gapAcross':8,'gapDown':8},'margins':{'top':20,'right':20,'bottom':20,'left':20}}",
-                "{'kind':'turn-panels','panels':['p2'],'by':7}", "{'kind':'mirror-panels','panels':['p3'],'axis':'across'}", "{'kind':'set-outline','panels':['p4'],'outline':{'kind':'ellipse'}}",
+        return after(sheet, "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':2,'columns':2,'gapAcross':8,"
+                + "'gapDown':8},'margins':{'top':20,'right':20,'bottom':20,'left':20}}",
+                "{'kind':'turn-panels','panels':['p2'],'by':7}", "{'kind':'mirror-panels','panels':['p3'],'axis':'across'}",
+                        "{'kind':'set-outline','panels':['p4'],'outline':{'kind':'ellipse'}}",
                 "{'kind':'make-vista'," + ALL + ",'picture':'" + DAWN.id() + "'}");
     }
 
     private static Affine pixels(Sheet sheet, String panel) {
-        return ((Scene.PictureLayer) Scene.item(sheet, sheet.panel(panel)).layers().get(0)).pixelsToSheet();
+        return ((Scene.PaintedPicture) Scene.item(sheet, sheet.holder(panel)).layers().get(0)).pixelsToSheet();
     }
 
     private static void same(Affine one, Affine other) {
-        for (Point p : new Point[] {Point.ORIGIN, new Point(6000, 0), new Point(0, 4000)}) assertThat(one.apply(p).distance(other.apply(p))).isLessThan(1e-6);
+        for (Point p : new Point[] {Point.ORIGIN, new Point(6000, 0), new Point(0, 4000)})
+            assertThat(one.apply(p).distance(other.apply(p))).isLessThan(1e-6);
     }
 
     private static Coverage whole(Sheet sheet) {
         Vista vista = sheet.vistas().get(0);
-        return Coverage.of(Vistas.sitting(sheet, vista), Vistas.placement(vista, sheet.picture(vista.picture())));
+        return Coverage.of(Vistas.sitting(sheet, vista), Vistas.pose(vista, sheet.picture(vista.picture())));
     }
 
     /** A new vista covers the union of its panels, and all its slices lie on the sheet as one picture. */
@@ -57,7 +63,7 @@ class VistasTest {
     void slicesAreInRegister() {
         Sheet sheet = vista();
         Vista vista = sheet.vistas().get(0);
-        Box union = Box.union(sheet.panels().stream().map(Panel::boundsOnSheet).toList());
+        Box union = Box.union(sheet.panels().stream().map(Element::boundsOnSheet).toList());
         assertThat(Math.min(vista.width() / union.width(), vista.height() / union.height())).isCloseTo(1, within(1e-9));
         for (Panel panel : sheet.panels()) {
             same(pixels(sheet, panel.id()), pixels(sheet, "p1"));
@@ -65,8 +71,10 @@ class VistasTest {
         }
         assertThat(sheet.users(DAWN.id())).hasSize(4);
         assertThat(SheetJson.read(SheetJson.write(sheet))).isEqualTo(sheet);
-        assertThatThrownBy(() -> after(sheet, "{'kind':'unshelve','pictures':['" + DAWN.id() + "']}")).hasMessageContaining("is used in Panel 1");
-        assertThatThrownBy(() -> after(sheet, "{'kind':'make-vista','panels':['p1'],'picture':'" + DAWN.id() + "'}")).hasMessageContaining("two panels");
+        assertThatThrownBy(() -> after(sheet, "{'kind':'unshelve','pictures':['" + DAWN.id() + "']}"))
+                .hasMessageContaining("is used in Panel 1");
+        assertThatThrownBy(() -> after(sheet, "{'kind':'make-vista','panels':['p1'],'picture':'" + DAWN.id() + "'}"))
+                .hasMessageContaining("two panels");
     }
 
     /** Look through: the picture stays on the sheet whatever the panel does, and stays upright when it turns. */
@@ -77,8 +85,10 @@ class VistasTest {
         int which = chance.whole(1, 4);
         Sheet sheet = vista();
         String panel = "p" + which;
-        Sheet moved = after(sheet, "{'kind':'move-panels','panels':['" + panel + "'],'dx':" + dx + ",'dy':3}", "{'kind':'turn-panels','panels':['" + panel + "'],'by':" + turn + "}",
-                "{'kind':'resize-panels','panels':['" + panel + "'],'width':90,'height':70,'anchorX':0,'anchorY':0}", "{'kind':'set-outline','panels':['" + panel + "'],'outline':{'kind':'heart'}}");
+        Sheet moved = after(sheet, "{'kind':'move-panels','panels':['" + panel + "'],'dx':" + dx + ",'dy':3}",
+                "{'kind':'turn-panels','panels':['" + panel + "'],'by':" + turn + "}",
+                "{'kind':'resize-panels','panels':['" + panel + "'],'width':90,'height':70,'anchorX':0,'anchorY':0}",
+                        "{'kind':'set-outline','panels':['" + panel + "'],'outline':{'kind':'heart'}}");
         same(pixels(moved, panel), pixels(sheet, "p1"));
         Sheet cut = after(moved, "{'kind':'cut','x1':0,'y1':0,'x2':400,'y2':300,'gap':2}");
         for (Panel piece : cut.panels()) same(pixels(cut, piece.id()), pixels(sheet, "p1"));
@@ -92,18 +102,22 @@ class VistasTest {
         int which = chance.whole(1, 4);
         Sheet sheet = after(vista(), "{'kind':'loosen','panels':['p2'],'offset':2,'zoom':0.1,'turn':3,'seed':5}");
         String panel = "p" + which;
-        Affine was = sheet.panel(panel).seat().toSheet().inverse().after(pixels(sheet, panel));
+        Affine was = sheet.holder(panel).seat().toSheet().inverse().after(pixels(sheet, panel));
         Sheet carried = after(sheet, "{'kind':'carry','panels':['" + panel + "'],'carried':true}");
         same(pixels(carried, panel), pixels(sheet, panel));
-        Sheet moved = after(carried, "{'kind':'move-panels','panels':['" + panel + "'],'dx':" + dx + ",'dy':-5}", "{'kind':'turn-panels','panels':['" + panel + "'],'by':" + turn + "}");
-        same(moved.panel(panel).seat().toSheet().inverse().after(pixels(moved, panel)), was);
+        Sheet moved = after(carried, "{'kind':'move-panels','panels':['" + panel + "'],'dx':" + dx + ",'dy':-5}",
+                "{'kind':'turn-panels','panels':['" + panel + "'],'by':" + turn + "}");
+        same(moved.holder(panel).seat().toSheet().inverse().after(pixels(moved, panel)), was);
         assertThat(whole(moved).covered()).isEqualTo(whole(sheet).covered());
         Sheet back = after(moved, "{'kind':'carry','panels':['" + panel + "'],'carried':false}");
-        assertThat(back.panel(panel).content()).isEqualTo(sheet.panel(panel).content());
+        assertThat(back.holder(panel).content()).isEqualTo(sheet.holder(panel).content());
         assertThat(after(carried, "{'kind':'carry','panels':['" + panel + "'],'carried':false}")).isEqualTo(sheet);
-        Point c = moved.panel(panel).seat().centre();
-        Sheet cut = after(moved, "{'kind':'cut','x1':" + (c.x() - 300) + ",'y1':" + (c.y() - 40) + ",'x2':" + (c.x() + 300) + ",'y2':" + (c.y() + 40) + ",'gap':2,'panels':['" + panel + "']}");
-        for (Panel piece : cut.panels()) if (!sheet.panels().stream().anyMatch(p -> p.id().equals(piece.id())) || piece.id().equals(panel)) same(pixels(cut, piece.id()), pixels(moved, panel));
+        Point c = moved.holder(panel).seat().centre();
+        Sheet cut = after(moved, "{'kind':'cut','x1':" + (c.x() - 300) + ",'y1':" + (c.y() - 40) + ",'x2':" + (c.x() + 300) + ",'y2':"
+                + (c.y() + 40) + ",'gap':2,'panels':['" + panel + "']}");
+        for (Panel piece : cut.panels())
+            if (!sheet.panels().stream().anyMatch(p -> p.id().equals(piece.id())) || piece.id().equals(panel))
+                same(pixels(cut, piece.id()), pixels(moved, panel));
     }
 
     /** Moved, zoomed and turned whole, the vista never leaves a panel bare while it is held; every slice follows alike, nudges kept. */
@@ -114,7 +128,8 @@ class VistasTest {
         double zoom = chance.between(60, 300);
         double turn = chance.between(-180, 180);
         Sheet sheet = vista();
-        Sheet moved = after(sheet, "{'kind':'zoom-picture','panels':['p2'],'zoom':" + zoom + ",'whole':true}", "{'kind':'move-picture','panels':['p1','p3'],'dx':" + dx + ",'dy':" + dy + ",'whole':true}",
+        Sheet moved = after(sheet, "{'kind':'zoom-picture','panels':['p2'],'zoom':" + zoom + ",'whole':true}",
+                "{'kind':'move-picture','panels':['p1','p3'],'dx':" + dx + ",'dy':" + dy + ",'whole':true}",
                 "{'kind':'turn-picture','panels':['p4'],'turn':" + turn + ",'whole':true}");
         assertThat(whole(moved).covered()).isTrue();
         for (Panel panel : moved.panels()) {
@@ -122,7 +137,8 @@ class VistasTest {
             assertThat(PanelState.coverage(moved, panel).orElseThrow().covered()).isTrue();
         }
         assertThat(moved.vistas().get(0).turn()).isCloseTo(turn == -180 ? 180 : turn, within(1e-9));
-        Sheet free = after(sheet, "{'kind':'hold-covered','panels':['p1'],'held':false,'whole':true}", "{'kind':'move-picture','panels':['p1'],'dx':900,'dy':0,'whole':true}");
+        Sheet free = after(sheet, "{'kind':'hold-covered','panels':['p1'],'held':false,'whole':true}",
+                "{'kind':'move-picture','panels':['p1'],'dx':900,'dy':0,'whole':true}");
         assertThat(free.panels()).allMatch(p -> PanelState.of(free, p) == PanelState.BARE);
         Sheet again = after(free, "{'kind':'cover-again','panels':['p3'],'whole':true}");
         assertThat(whole(again).covered()).isTrue();
@@ -132,10 +148,11 @@ class VistasTest {
     @Test
     void aSliceIsNudgedAlone() {
         Sheet sheet = after(vista(), "{'kind':'zoom-picture','panels':['p1'],'zoom':140,'whole':true}");
-        Sheet nudged = after(sheet, "{'kind':'move-picture','panels':['p2'],'dx':3,'dy':-2}", "{'kind':'turn-picture','panels':['p2'],'turn':-5}");
+        Sheet nudged = after(sheet, "{'kind':'move-picture','panels':['p2'],'dx':3,'dy':-2}",
+                "{'kind':'turn-picture','panels':['p2'],'turn':-5}");
         assertThat(nudged.vistas()).isEqualTo(sheet.vistas());
-        assertThat(nudged.panel("p1")).isEqualTo(sheet.panel("p1"));
-        Placement shown = Vistas.shown(nudged, nudged.panel("p2")).orElseThrow().placement();
+        assertThat(nudged.holder("p1")).isEqualTo(sheet.holder("p1"));
+        Pose shown = Vistas.shown(nudged, nudged.holder("p2")).orElseThrow().pose();
         assertThat(shown.turn()).isCloseTo(-5, within(1e-9));
         Affine before = pixels(nudged, "p2");
         // Moved whole by 4 mm, the nudged slice goes along.
@@ -143,7 +160,8 @@ class VistasTest {
         assertThat(pixels(moved, "p2").apply(Point.ORIGIN).distance(before.apply(Point.ORIGIN))).isBetween(3.9, 4.2);
         Sheet back = after(nudged, "{'kind':'loosen'," + ALL + ",'offset':0,'zoom':0,'turn':0,'seed':0}");
         assertThat(back).isEqualTo(sheet);
-        assertThatThrownBy(() -> after(sheet, "{'kind':'mirror-picture','panels':['p2']}")).isInstanceOf(BadInput.class).hasMessageContaining("Mirror the whole vista");
+        assertThatThrownBy(() -> after(sheet, "{'kind':'mirror-picture','panels':['p2']}")).isInstanceOf(BadInput.class)
+                .hasMessageContaining("Mirror the whole vista");
         assertThat(after(sheet, "{'kind':'mirror-picture','panels':['p2'],'whole':true}").vistas().get(0).mirrored()).isTrue();
         assertThat(new Loosen(List.of("p1", "p2"), 3, 0.1, 5, 9, false).apply(sheet))
                 .isEqualTo(new Loosen(List.of("p1", "p2"), 3, 0.1, 5, 9, false).apply(sheet));
@@ -152,10 +170,11 @@ class VistasTest {
     /** Leaving looks exactly the same; joining puts the slice back in register; a vista that nobody shows is forgotten. */
     @Test
     void panelsLeaveAndJoin() {
-        Sheet sheet = after(vista(), "{'kind':'turn-picture','panels':['p1'],'turn':11,'whole':true}", "{'kind':'loosen','panels':['p3'],'offset':2,'zoom':0.1,'turn':3,'seed':5}");
+        Sheet sheet = after(vista(), "{'kind':'turn-picture','panels':['p1'],'turn':11,'whole':true}",
+                "{'kind':'loosen','panels':['p3'],'offset':2,'zoom':0.1,'turn':3,'seed':5}");
         Sheet left = after(sheet, "{'kind':'leave-vista','panels':['p2','p3']}");
         for (String panel : List.of("p1", "p2", "p3", "p4")) same(pixels(left, panel), pixels(sheet, panel));
-        assertThat(left.panel("p2").picture()).isPresent();
+        assertThat(left.holder("p2").picture(-1)).isPresent();
         assertThat(left.members(sheet.vistas().get(0).id())).hasSize(2);
         Sheet joined = after(left, "{'kind':'join-vista','panels':['p2','p3'],'vista':'" + sheet.vistas().get(0).id() + "'}");
         same(pixels(joined, "p3"), pixels(sheet, "p1"));
@@ -168,7 +187,8 @@ class VistasTest {
     @Test
     void aReplacementLandsInRegister() {
         Picture half = new Picture("a".repeat(64), "Dawn, small", 3000, 2000);
-        Sheet sheet = new ShelvePictures(List.of(half)).apply(after(vista(), "{'kind':'turn-picture','panels':['p1'],'turn':8,'whole':true}"));
+        Sheet sheet = new ShelvePictures(List.of(half))
+                .apply(after(vista(), "{'kind':'turn-picture','panels':['p1'],'turn':8,'whole':true}"));
         Sheet small = after(sheet, "{'kind':'replace-vista','vista':'" + sheet.vistas().get(0).id() + "','picture':'" + half.id() + "'}");
         for (Panel panel : small.panels()) same(pixels(small, panel.id()).after(Affine.scale(0.5, 0.5)), pixels(sheet, panel.id()));
         Sheet tall = after(sheet, "{'kind':'replace-vista','vista':'" + sheet.vistas().get(0).id() + "','picture':'" + TALL.id() + "'}");
@@ -178,7 +198,8 @@ class VistasTest {
 
     @Test
     void theSheetScalesWithItsVista() {
-        Sheet sheet = after(vista(), "{'kind':'carry','panels':['p1'],'carried':true}", "{'kind':'move-panels','panels':['p1'],'dx':-5,'dy':-5}");
+        Sheet sheet = after(vista(), "{'kind':'carry','panels':['p1'],'carried':true}",
+                "{'kind':'move-panels','panels':['p1'],'dx':-5,'dy':-5}");
         Sheet scaled = after(sheet, "{'kind':'set-up-sheet','width':'800','height':'600','panels':'scale'}");
         for (Panel panel : sheet.panels()) {
             Point was = pixels(sheet, panel.id()).apply(new Point(3000, 2000));

@@ -7,23 +7,23 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import org.jgrapht.graph.SimpleWeightedGraph;
-import org.jgrapht.graph.DefaultWeightedEdge;
-import org.jgrapht.alg.matching.KuhnMunkresMinimalWeightBipartitePerfectMatching;
-import java.util.stream.Collectors;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
+import org.jgrapht.alg.matching.KuhnMunkresMinimalWeightBipartitePerfectMatching;
+import org.jgrapht.graph.DefaultWeightedEdge;
+import org.jgrapht.graph.SimpleWeightedGraph;
 import org.junit.jupiter.api.Test;
 import plainlantern.Sheets;
-import plainlantern.editing.ShelvePictures;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Unit;
+import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.fitting.Dealing.Dealt;
 import plainlantern.fitting.Dealing.Use;
-import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Unit;
 import plainlantern.outline.Ellipse;
 import plainlantern.outline.Rectangle;
 import plainlantern.sheet.Focal;
@@ -31,6 +31,7 @@ import plainlantern.sheet.Panel;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Seat;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.Treatment;
 
 /** The dealing of pictures to panels, against brute force over all assignments. */
 class DealingTest {
@@ -40,15 +41,18 @@ class DealingTest {
     }
 
     private static List<Picture> pictures(Random random, int count) {
-        return IntStream.range(0, count).mapToObj(i -> new Picture(String.format("%064x", i), "Tide " + i, 300 + random.nextInt(3000), 300 + random.nextInt(3000),
-                random.nextBoolean() ? Optional.of(new Focal(random.nextDouble(), random.nextDouble())) : Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty())).toList();
+        return IntStream.range(0, count).mapToObj(i -> new Picture(String.format("%064x", i), "Tide " + i, 300 + random.nextInt(3000),
+                300 + random.nextInt(3000),
+                random.nextBoolean() ? Optional.of(new Focal(random.nextDouble(), random.nextDouble())) : Optional.empty(),
+                        Optional.empty(), Optional.empty(), Treatment.NONE)).toList();
     }
 
     /** The loss as the real placement has it: what {@code filled} covers, where the focal point really ends. */
     private static double loss(Panel panel, Picture picture, double ppi) {
-        Sheet sheet = Sheets.after(new ShelvePictures(List.of(picture)).apply(Sheet.empty("s", Unit.MM, 100, 100, ppi).with(List.of(panel), 1)),
+        Sheet sheet = Sheets.after(new ShelvePictures(List.of(picture))
+                .apply(Sheet.empty("s", Unit.MM, 100, 100, ppi).with(List.of(panel), 1)),
                 "{'kind':'fill','panels':['" + panel.id() + "'],'picture':'" + picture.id() + "'}");
-        var placed = sheet.panel(panel.id()).picture().orElseThrow().placement();
+        var placed = sheet.holder(panel.id()).picture(-1).orElseThrow().flat().pose();
         Sitting sitting = Sitting.of(panel, picture);
         var lie = sitting.lie(placed);
         var seen = panel.ownPath().bounds();
@@ -80,21 +84,25 @@ class DealingTest {
             List<Panel> panels = panels(random, 1 + random.nextInt(5));
             List<Picture> pictures = pictures(random, 1 + random.nextInt(6));
             double[][] loss = new double[panels.size()][pictures.size()];
-            for (int i = 0; i < panels.size(); i++) for (int j = 0; j < pictures.size(); j++) loss[i][j] = loss(panels.get(i), pictures.get(j), 200);
+            for (int i = 0; i < panels.size(); i++)
+                for (int j = 0; j < pictures.size(); j++) loss[i][j] = loss(panels.get(i), pictures.get(j), 200);
             int both = Math.min(panels.size(), pictures.size());
             for (boolean inOrder : new boolean[] {false, true}) {
                 List<Dealt> dealt = Dealing.deal(panels, pictures, 200, inOrder, Use.ONCE);
                 assertThat(dealt).hasSize(both);
                 assertThat(new HashSet<>(dealt.stream().map(Dealt::picture).toList())).hasSize(both);
-                assertThat(dealt.stream().mapToDouble(Dealt::loss).sum()).isCloseTo(best(loss, 0, new boolean[pictures.size()], 0, inOrder, both), within(1e-9));
+                assertThat(dealt.stream().mapToDouble(Dealt::loss).sum())
+                        .isCloseTo(best(loss, 0, new boolean[pictures.size()], 0, inOrder, both), within(1e-9));
                 if (inOrder) assertThat(dealt).extracting(Dealt::picture).isSorted();
             }
             List<Dealt> freely = Dealing.deal(panels, pictures, 200, false, Use.FREELY);
-            for (int i = 0; i < panels.size(); i++) assertThat(freely.get(i).loss()).isCloseTo(DoubleStream.of(loss[i]).min().orElseThrow(), within(1e-9));
+            for (int i = 0; i < panels.size(); i++)
+                assertThat(freely.get(i).loss()).isCloseTo(DoubleStream.of(loss[i]).min().orElseThrow(), within(1e-9));
             List<Dealt> evenly = Dealing.deal(panels, pictures, 200, false, Use.EVENLY);
             int most = (panels.size() + pictures.size() - 1) / pictures.size();
             assertThat(evenly).hasSize(panels.size());
-            for (Picture picture : pictures) assertThat(evenly.stream().filter(d -> d.picture().equals(picture.id())).count()).isLessThanOrEqualTo(most);
+            for (Picture picture : pictures)
+                assertThat(evenly.stream().filter(d -> d.picture().equals(picture.id())).count()).isLessThanOrEqualTo(most);
         }
     }
 
@@ -103,17 +111,21 @@ class DealingTest {
     void theEditDeals() {
         Sheet two = Sheets.after(new ShelvePictures(List.of(Sheets.DAWN, Sheets.TALL)).apply(Sheet.empty("s", Unit.MM, 300, 200, 300)),
                 "{'kind':'add-panel','outline':{'kind':'ellipse'}}", "{'kind':'add-panel','outline':{'kind':'ellipse'}}",
-                "{'kind':'seat-panels','panels':['p1'],'width':40,'height':90}", "{'kind':'seat-panels','panels':['p2'],'width':90,'height':40}");
+                "{'kind':'seat-panels','panels':['p1'],'width':40,'height':90}",
+                        "{'kind':'seat-panels','panels':['p2'],'width':90,'height':40}");
         Sheet dealt = Sheets.after(two, "{'kind':'deal','to':'empty'}");
-        assertThat(dealt.panel("p1").picture().orElseThrow().picture()).isEqualTo(Sheets.TALL.id());
-        assertThat(dealt.panel("p2").picture().orElseThrow().picture()).isEqualTo(Sheets.DAWN.id());
+        assertThat(dealt.holder("p1").picture(-1).orElseThrow().own().orElseThrow().picture()).isEqualTo(Sheets.TALL.id());
+        assertThat(dealt.holder("p2").picture(-1).orElseThrow().own().orElseThrow().picture()).isEqualTo(Sheets.DAWN.id());
         List<String> order = new ArrayList<>();
-        for (Panel panel : Sheets.after(two, "{'kind':'deal','to':'all','inOrder':true}").panels()) order.add(panel.picture().orElseThrow().picture());
+        for (Panel panel : Sheets.after(two, "{'kind':'deal','to':'all','inOrder':true}").panels())
+            order.add(panel.picture(-1).orElseThrow().own().orElseThrow().picture());
         assertThat(order).containsExactly(Sheets.DAWN.id(), Sheets.TALL.id());
         Sheet one = Sheets.after(dealt, "{'kind':'deal','to':'selected','panels':['p1'],'pictures':['" + Sheets.DAWN.id() + "']}");
-        assertThat(one.panel("p1").picture().orElseThrow().picture()).isEqualTo(Sheets.DAWN.id());
-        assertThatThrownBy(() -> Sheets.after(dealt, "{'kind':'deal','to':'empty'}")).isInstanceOf(BadInput.class).hasMessageContaining("No panel is empty");
-        assertThatThrownBy(() -> Sheets.after(two.withShelf(List.of()), "{'kind':'deal','to':'all'}")).isInstanceOf(BadInput.class).hasMessageContaining("shelf first");
+        assertThat(one.holder("p1").picture(-1).orElseThrow().own().orElseThrow().picture()).isEqualTo(Sheets.DAWN.id());
+        assertThatThrownBy(() -> Sheets.after(dealt, "{'kind':'deal','to':'empty'}")).isInstanceOf(BadInput.class)
+                .hasMessageContaining("No panel is empty");
+        assertThatThrownBy(() -> Sheets.after(two.withShelf(List.of()), "{'kind':'deal','to':'all'}")).isInstanceOf(BadInput.class)
+                .hasMessageContaining("shelf first");
     }
 
     /** Evenly, sixteen panels use all of twelve pictures, none three times, and no two of the same stand side by side. */
@@ -122,7 +134,8 @@ class DealingTest {
         Sheet wall = Sheets.after(new ShelvePictures(pictures(new Random(5), 12)).apply(Sheet.empty("Wall", Unit.MM, 400, 300, 300)),
                 "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':4,'columns':4,'gapAcross':4,'gapDown':4}}",
                         "{'kind':'deal','to':'all','use':'evenly'}");
-        Map<String, List<Panel>> used = wall.panels().stream().collect(Collectors.groupingBy(p -> p.picture().orElseThrow().picture()));
+        Map<String, List<Panel>> used = wall.panels().stream()
+                .collect(Collectors.groupingBy(p -> p.picture(-1).orElseThrow().own().orElseThrow().picture()));
         assertThat(used).hasSize(12);
         for (List<Panel> same : used.values()) {
             assertThat(same).hasSizeLessThanOrEqualTo(2);

@@ -11,7 +11,7 @@ import plainlantern.geometry.Point;
 import plainlantern.outline.Ellipse;
 import plainlantern.outline.Rectangle;
 import plainlantern.sheet.Fit;
-import plainlantern.sheet.Placement;
+import plainlantern.sheet.Pose;
 
 class SittingTest {
     private static final Path SQUARE = Rectangle.SHARP.path(100, 100);
@@ -30,7 +30,7 @@ class SittingTest {
         boolean ellipse = chance.flag();
         boolean mirrored = chance.flag();
         Sitting sitting = new Sitting(ellipse ? new Ellipse().path(width, height) : Rectangle.SHARP.path(width, height), across, down);
-        Placement held = sitting.covering(new Placement(new Point(x, y), scale, scale, turn, mirrored));
+        Pose held = sitting.covering(new Pose(new Point(x, y), scale, scale, turn, mirrored));
         Coverage coverage = Coverage.of(sitting, held);
         assertThat(coverage.covered()).isTrue();
         assertThat(coverage.bareShare()).isZero();
@@ -47,8 +47,8 @@ class SittingTest {
         double zoom = chance.between(1, 8);
         double turn = chance.between(-90, 90);
         Sitting sitting = new Sitting(SQUARE, 600, 400);
-        Placement before = sitting.fitted(Fit.COVER, turn, true, 300);
-        Placement after = sitting.zoomed(before, zoom, new Point(x, y));
+        Pose before = sitting.fitted(Fit.COVER, turn, true, 300);
+        Pose after = sitting.zoomed(before, zoom, new Point(x, y));
         Point pixel = before.toPanel(600, 400).inverse().apply(new Point(x, y));
         Point now = after.toPanel(600, 400).apply(pixel);
         assertThat(now.x()).isCloseTo(x, within(1e-9));
@@ -71,7 +71,7 @@ class SittingTest {
         assertThat(cover.covered()).isTrue();
         assertThat(cover.left()).isCloseTo(25, within(1e-9));
         assertThat(cover.top()).isCloseTo(0, within(1e-9));
-        Placement moved = sitting.fitted(Fit.COVER, 0, false, 300).at(new Point(35, 0));
+        Pose moved = sitting.fitted(Fit.COVER, 0, false, 300).at(new Point(35, 0));
         Coverage bare = Coverage.of(sitting, moved);
         assertThat(bare.covered()).isFalse();
         assertThat(bare.left()).isCloseTo(-10, within(1e-9));

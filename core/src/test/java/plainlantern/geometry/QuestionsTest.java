@@ -7,7 +7,9 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import plainlantern.geometry.Questions.Kind;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Questions.Kind;
+import plainlantern.asking.Questions;
 import plainlantern.outline.Outlines;
 import plainlantern.pattern.EvenGrid;
 import plainlantern.pattern.Honeycomb;
@@ -20,8 +22,10 @@ class QuestionsTest {
     @Test
     void aRecordSaysWhatItAsksFor() {
         assertThat(Questions.of(Honeycomb.class)).extracting(Questions.Question::name).containsExactly("rows", "columns", "gap", "flat");
-        assertThat(Questions.of(Honeycomb.class)).extracting(Questions.Question::kind).containsExactly(Kind.WHOLE, Kind.WHOLE, Kind.LENGTH, Kind.SWITCH);
-        assertThat(Questions.of(Polyptych.class)).extracting(Questions.Question::kind).containsExactly(Kind.WEIGHTS, Kind.LENGTH, Kind.TURN, Kind.SWITCH);
+        assertThat(Questions.of(Honeycomb.class)).extracting(Questions.Question::kind)
+                .containsExactly(Kind.WHOLE, Kind.WHOLE, Kind.LENGTH, Kind.SWITCH);
+        assertThat(Questions.of(Polyptych.class)).extracting(Questions.Question::kind)
+                .containsExactly(Kind.WEIGHTS, Kind.LENGTH, Kind.TURN, Kind.SWITCH);
         assertThat(Questions.of(EvenGrid.class)).extracting(Questions.Question::name).doesNotContain("merged");
         assertThat(Questions.value(new EvenGrid(2, 3, 4, 5), "gapDown")).isEqualTo(5.0);
         assertThatThrownBy(() -> Questions.value(new EvenGrid(2, 3, 4, 5), "tilt")).isInstanceOf(IllegalArgumentException.class);
@@ -44,7 +48,8 @@ class QuestionsTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"1 | 0.5 | 1.4 | count | Type a number from 2 to 300.", "9 | 0.05 | 1.4 | smallest | Type a share from 10 to 100 %.",
+    @CsvSource(delimiter = '|', value = {"1 | 0.5 | 1.4 | count | Type a number from 2 to 300.",
+            "9 | 0.05 | 1.4 | smallest | Type a share from 10 to 100 %.",
         "9 | 0.5 | 0.5 | proportion | Type a number from 1 to 5.", "9 | 0.5 | NaN | proportion | Type a number from 1 to 5."})
     void whatIsOutOfLimitsIsNamedWithThem(int count, double smallest, double proportion, String field, String words) {
         assertThatThrownBy(() -> new Scatter(count, smallest, proportion, 0, 0.5, true, 1))

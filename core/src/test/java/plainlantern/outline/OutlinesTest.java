@@ -10,13 +10,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import plainlantern.Chance;
 import plainlantern.Tried;
-import plainlantern.editing.EditReader;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Unit;
+import plainlantern.editing.reading.EditReader;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 import plainlantern.geometry.Polygons;
-import plainlantern.geometry.Unit;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
 
@@ -51,7 +51,7 @@ class OutlinesTest {
         boolean flat = chance.flag();
         RegularPolygon polygon = new RegularPolygon(sides, 0, flat);
         Path path = polygon.path(100 * polygon.aspect(), 100);
-        List<Point> corners = FreeForm.corners(path).orElseThrow();
+        List<Point> corners = path.corners().orElseThrow();
         double s = corners.get(0).distance(corners.get(1));
         for (int i = 0; i < sides; i++) assertThat(corners.get(i).distance(corners.get((i + 1) % sides))).isCloseTo(s, within(1e-9));
         assertThat(Polygons.area(path)).isCloseTo(sides * s * s / 4 / Math.tan(Math.PI / sides), within(1e-6));
@@ -95,8 +95,10 @@ class OutlinesTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {
-        "{'kind':'polygon','sides':'0','rounding':0} | sides", "{'kind':'polygon','sides':'61','rounding':0} | sides", "{'kind':'polygon','sides':'5','rounding':'-1'} | rounding",
-        "{'kind':'star','points':5,'inner':'0 %','rounding':0} | inner", "{'kind':'ring','inner':'many'} | inner", "{'kind':'slanted','left':'80 %','right':'-80 %'} | right",
+        "{'kind':'polygon','sides':'0','rounding':0} | sides", "{'kind':'polygon','sides':'61','rounding':0} | sides",
+                "{'kind':'polygon','sides':'5','rounding':'-1'} | rounding",
+        "{'kind':'star','points':5,'inner':'0 %','rounding':0} | inner", "{'kind':'ring','inner':'many'} | inner",
+                "{'kind':'slanted','left':'80 %','right':'-80 %'} | right",
         "{'kind':'free','d':'M 0 0 L 1'} | outline", "{'kind':'free','d':'M 0 0 L 1 NaN Z'} | outline"})
     void whatMakesNoFormIsRefusedAtItsField(String json, String field) {
         String edit = "{'kind':'add-panel','outline':" + json + "}";

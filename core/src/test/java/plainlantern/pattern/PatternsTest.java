@@ -18,14 +18,14 @@ import org.locationtech.jts.triangulate.VoronoiDiagramBuilder;
 import plainlantern.Chance;
 import plainlantern.Sheets;
 import plainlantern.Tried;
-import plainlantern.editing.ShelvePictures;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Unit;
+import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Convex;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 import plainlantern.geometry.Polygons;
-import plainlantern.geometry.Unit;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
 
@@ -56,7 +56,9 @@ class PatternsTest {
                 () -> new StepAndRepeat(chance.between(20, 90), chance.between(20, 90), gap, gap, flag));
     }
 
-    /** Whatever the numbers: no piece reaches out of the area or over another, the same numbers give the same pieces, documents keep them. */
+    /**
+     * Whatever the numbers: no piece reaches out of the area or over another, the same numbers give the same pieces, documents keep them.
+     */
     @Tried(250)
     void piecesStayInTheAreaAndApart(Chance chance) {
         Pattern pattern = tidy(chance);
@@ -106,7 +108,7 @@ class PatternsTest {
 
     private static List<Point> corners(Piece piece) {
         List<Point> corners = new ArrayList<>();
-        for (Path.Segment segment : piece.path().segments()) if (!(segment instanceof Path.Segment.Close)) corners.add(segment.to());
+        piece.path().flattened(1).forEach(corners::addAll);
         return corners;
     }
 
@@ -153,7 +155,8 @@ class PatternsTest {
         List<Piece> pieces = new Interlock(rows, columns, tab, seed).pieces(AREA, List.of());
         double whole = AREA.width() * AREA.height();
         assertThat(area(pieces)).isCloseTo(whole, within(whole * 1e-9));
-        assertThat(Polygons.unionShare(pieces.stream().map(Piece::path).toList(), Path.polygon(Convex.of(AREA)))).isCloseTo(1, within(1e-9));
+        assertThat(Polygons.unionShare(pieces.stream().map(Piece::path).toList(), Path.polygon(Convex.of(AREA))))
+                .isCloseTo(1, within(1e-9));
     }
 
     /** Second opinion: the JTS Voronoi builder on the same sites, cell by cell. */
@@ -257,15 +260,24 @@ class PatternsTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {
-        "{'kind':'even-grid','rows':'0','columns':3,'gapAcross':0,'gapDown':0} | rows", "{'kind':'even-grid','rows':3,'columns':3,'gapAcross':'190','gapDown':0} | gapAcross",
+        "{'kind':'even-grid','rows':'0','columns':3,'gapAcross':0,'gapDown':0} | rows",
+                "{'kind':'even-grid','rows':3,'columns':3,'gapAcross':'190','gapDown':0} | gapAcross",
         "{'kind':'even-grid','rows':3,'columns':3,'gapAcross':0,'gapDown':0,'columnWeights':'a:b'} | columnWeights",
-        "{'kind':'even-grid','rows':3,'columns':3,'gapAcross':0,'gapDown':0,'columnWeights':'1:2'} | columnWeights", "{'kind':'even-grid','rows':100,'columns':50,'gapAcross':0,'gapDown':0} | rows",
-        "{'kind':'even-grid','rows':2,'columns':2,'gapAcross':0,'gapDown':0,'merged':[{'row':0,'column':0,'rows':1,'columns':2},{'row':0,'column':1,'rows':2,'columns':1}]} | merged",
-        "{'kind':'polyptych','weights':'1','gap':2,'lean':0} | weights", "{'kind':'polyptych','weights':'1:-2','gap':2,'lean':0} | weights", "{'kind':'polyptych','weights':'1:1:1','gap':2,'lean':'60'} | lean",
-        "{'kind':'honeycomb','rows':3,'columns':3,'gap':'300'} | gap", "{'kind':'rosette','count':2,'gap':0,'hole':0.5} | count", "{'kind':'rosette','count':30,'gap':40,'hole':0.5} | gap",
-        "{'kind':'interlock','rows':2,'columns':2,'tab':'40 %','seed':1} | tab", "{'kind':'shards','count':5000,'gap':0,'evenness':0,'seed':1} | count", "{'kind':'shards','count':100,'gap':90,'evenness':0,'seed':1} | gap",
-        "{'kind':'scatter','count':301,'smallest':0.5,'proportion':1,'turn':0,'coverage':0.5,'seed':1} | count", "{'kind':'justified-rows','rows':9,'gap':0} | rows",
-        "{'kind':'step-and-repeat','width':900,'height':3,'gapAcross':0,'gapDown':0} | width", "{'kind':'step-and-repeat','width':0.2,'height':0.2,'gapAcross':0,'gapDown':0} | width"})
+        "{'kind':'even-grid','rows':3,'columns':3,'gapAcross':0,'gapDown':0,'columnWeights':'1:2'} | columnWeights",
+                "{'kind':'even-grid','rows':100,'columns':50,'gapAcross':0,'gapDown':0} | rows",
+        "{'kind':'even-grid','rows':2,'columns':2,'gapAcross':0,'gapDown':0,'merged':[{'row':0,'column':0,'rows':1,'columns':2},"
+                + "{'row':0,'column':1,'rows':2,'columns':1}]} | merged",
+        "{'kind':'polyptych','weights':'1','gap':2,'lean':0} | weights", "{'kind':'polyptych','weights':'1:-2','gap':2,'lean':0} | weights",
+                "{'kind':'polyptych','weights':'1:1:1','gap':2,'lean':'60'} | lean",
+        "{'kind':'honeycomb','rows':3,'columns':3,'gap':'300'} | gap", "{'kind':'rosette','count':2,'gap':0,'hole':0.5} | count",
+                "{'kind':'rosette','count':30,'gap':40,'hole':0.5} | gap",
+        "{'kind':'interlock','rows':2,'columns':2,'tab':'40 %','seed':1} | tab",
+                "{'kind':'shards','count':5000,'gap':0,'evenness':0,'seed':1} | count",
+                "{'kind':'shards','count':100,'gap':90,'evenness':0,'seed':1} | gap",
+        "{'kind':'scatter','count':301,'smallest':0.5,'proportion':1,'turn':0,'coverage':0.5,'seed':1} | count",
+                "{'kind':'justified-rows','rows':9,'gap':0} | rows",
+        "{'kind':'step-and-repeat','width':900,'height':3,'gapAcross':0,'gapDown':0} | width",
+                "{'kind':'step-and-repeat','width':0.2,'height':0.2,'gapAcross':0,'gapDown':0} | width"})
     void whatMakesNoPatternIsRefusedAtItsField(String json, String field) {
         var edit = "{'kind':'lay-out','where':'replace','pattern':" + json + ",'area':{'x':20,'y':15,'width':380,'height':260}}";
         var sheet = Sheet.empty("s", Unit.MM, 420, 297, 300);

@@ -17,8 +17,8 @@ import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import plainlantern.Painted;
+import plainlantern.asking.BadInput;
 import plainlantern.geometry.Affine;
-import plainlantern.geometry.BadInput;
 import plainlantern.geometry.Box;
 
 /** The fast JPEG decoder, the pictures of a rendering, and previews. */
@@ -42,7 +42,8 @@ class DecodingTest {
     void whatItCannotDoIsLeftToTheGeneralOne() {
         assertThat(FastJpeg.decode(Arrays.copyOf(JPEG, JPEG.length / 2), 1)).isEmpty();
         assertThat(FastJpeg.decode("no JPEG at all".getBytes(), 1)).isEmpty();
-        assertThatThrownBy(() -> PictureReader.decode("cut.jpg", Arrays.copyOf(JPEG, JPEG.length / 2), PictureReader.inspect("cut.jpg", JPEG)))
+        assertThatThrownBy(() -> PictureReader.decode("cut.jpg", Arrays.copyOf(JPEG, JPEG.length / 2),
+                PictureReader.inspect("cut.jpg", JPEG)))
                 .isInstanceOf(BadInput.class).hasMessageStartingWith("cut.jpg");
     }
 
@@ -67,7 +68,8 @@ class DecodingTest {
             reads.incrementAndGet();
             return JPEG;
         });
-        List<CompletableFuture<BufferedImage>> all = Stream.generate(() -> CompletableFuture.supplyAsync(() -> pictures.image("a", 1))).limit(12).toList();
+        List<CompletableFuture<BufferedImage>> all = Stream.generate(() -> CompletableFuture.supplyAsync(() -> pictures.image("a", 1)))
+                .limit(12).toList();
         assertThat(all.stream().map(CompletableFuture::join).distinct()).hasSize(1);
         assertThat(reads).hasValue(1);
     }

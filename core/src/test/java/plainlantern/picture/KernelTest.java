@@ -41,7 +41,8 @@ class KernelTest {
             assertThat(Kernel.catmullRom(-n)).isZero();
         }
         for (double t = 0; t < 1; t += 0.07) {
-            assertThat(Kernel.catmullRom(t + 1) + Kernel.catmullRom(t) + Kernel.catmullRom(t - 1) + Kernel.catmullRom(t - 2)).isCloseTo(1, within(1e-12));
+            assertThat(Kernel.catmullRom(t + 1) + Kernel.catmullRom(t) + Kernel.catmullRom(t - 1) + Kernel.catmullRom(t - 2))
+                    .isCloseTo(1, within(1e-12));
         }
         // Keys' cubic at a half, by hand: 9/16.
         assertThat(Kernel.catmullRom(0.5)).isEqualTo(0.5625);

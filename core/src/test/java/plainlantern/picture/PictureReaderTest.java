@@ -24,7 +24,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import plainlantern.Painted;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
 
 class PictureReaderTest {
     /** A lossless WebP of 2 by 2 red pixels, made once by libwebp's encoder. */
@@ -154,7 +154,8 @@ class PictureReaderTest {
         ImageIO.write(Painted.scene(300, 200, BufferedImage.TYPE_3BYTE_BGR), "png", new File(folder, "in.png"));
         String to = name.endsWith("jpg") ? name + "[Q=98]" : name;
         if (name.startsWith("deep")) Painted.run(folder, "vips", "colourspace", "in.png", to, "rgb16");
-        else Painted.run(folder, "vips", "icc_transform", "in.png", to, name.substring(0, name.indexOf('.')), "--input-profile", "srgb", "--intent", "relative");
+        else Painted.run(folder, "vips", "icc_transform", "in.png", to, name.substring(0, name.indexOf('.')), "--input-profile", "srgb",
+                "--intent", "relative");
         Painted.run(folder, "vips", name.startsWith("deep") ? "colourspace" : "icc_transform", name, "theirs.png", "srgb");
         BufferedImage ours = read(name, Files.readAllBytes(folder.toPath().resolve(name)));
         BufferedImage theirs = ImageIO.read(new File(folder, "theirs.png"));
@@ -168,13 +169,15 @@ class PictureReaderTest {
     void itIsKnownWhenAPictureWasTaken() {
         byte[] jpeg = Encoder.jpeg(Painted.scene(60, 40, BufferedImage.TYPE_3BYTE_BGR), 0.9f, 72);
         assertThat(PictureReader.inspect("in.jpg", jpeg).taken()).isEmpty();
-        assertThat(PictureReader.inspect("in.jpg", taken(jpeg, "2026:05:01 06:12:30")).taken()).contains(LocalDateTime.of(2026, 5, 1, 6, 12, 30));
+        assertThat(PictureReader.inspect("in.jpg", taken(jpeg, "2026:05:01 06:12:30")).taken())
+                .contains(LocalDateTime.of(2026, 5, 1, 6, 12, 30));
         assertThat(PictureReader.inspect("in.jpg", taken(jpeg, "0000:00:00 00:00:00")).taken()).isEmpty();
     }
 
     private static byte[] taken(byte[] jpeg, String when) {
         ByteBuffer out = ByteBuffer.allocate(jpeg.length + 74).order(ByteOrder.LITTLE_ENDIAN);
-        out.put(jpeg, 0, 2).put(new byte[] {(byte) 0xFF, (byte) 0xE1, 0, 72}).put("Exif\0\0II".getBytes(StandardCharsets.US_ASCII)).putShort((short) 42).putInt(8);
+        out.put(jpeg, 0, 2).put(new byte[] {(byte) 0xFF, (byte) 0xE1, 0, 72}).put("Exif\0\0II".getBytes(StandardCharsets.US_ASCII))
+                .putShort((short) 42).putInt(8);
         out.putShort((short) 1).putShort((short) 0x8769).putShort((short) 4).putInt(1).putInt(26).putInt(0);
         out.putShort((short) 1).putShort((short) 0x9003).putShort((short) 2).putInt(20).putInt(44).putInt(0);
         return out.put((when + "\0").getBytes(StandardCharsets.US_ASCII)).put(jpeg, 2, jpeg.length - 2).array();

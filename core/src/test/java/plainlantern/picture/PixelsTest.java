@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import plainlantern.sheet.Cleared;
 import plainlantern.sheet.Colour;
 import plainlantern.sheet.Foot;
+import plainlantern.treating.Backdrop;
 
 /** What is read out of pixels, and what is taken out of them. */
 class PixelsTest {
@@ -23,7 +24,10 @@ class PixelsTest {
         assertThat(image.getRGB(1, 1)).isEqualTo(0xFF336699);
     }
 
-    /** Within the tolerance clear, beyond the soft edge untouched; a mix of subject and background at the edge gives the subject's own colour back. */
+    /**
+     * Within the tolerance clear, beyond the soft edge untouched; a mix of subject and background at the edge gives the subject's own
+     * colour back.
+     */
     @Test
     void aPlainBackgroundIsTakenOut() {
         int green = 0xFF00B140;
@@ -47,7 +51,8 @@ class PixelsTest {
     @Test
     void theFootIsWhatStandsLowest() {
         int[] pixels = new int[100 * 200];
-        for (int y = 20; y < 180; y++) for (int x = 0; x < 100; x++) if (y < 120 || x >= 30 && x < 35 || x >= 60 && x < 64) pixels[y * 100 + x] = 0xFF336699;
+        for (int y = 20; y < 180; y++)
+            for (int x = 0; x < 100; x++) if (y < 120 || x >= 30 && x < 35 || x >= 60 && x < 64) pixels[y * 100 + x] = 0xFF336699;
         assertThat(Footing.of(pixels, 100, 200)).contains(new Foot(0.3, 0.64, 0.9));
         Arrays.fill(pixels, 0xFF000000);
         assertThat(Footing.of(pixels, 100, 200)).isEmpty();
@@ -65,7 +70,8 @@ class PixelsTest {
         }
         List<Colour> found = Palette.of(pixels, 4);
         assertThat(found).hasSize(4);
-        for (int i = 0; i < 4; i++) for (int shift : new int[] {16, 8, 0}) assertThat((found.get(i).rgb() >> shift & 0xFF) - (centres[i] >> shift & 0xFF)).isBetween(2, 6);
+        for (int i = 0; i < 4; i++) for (int shift : new int[] {16, 8, 0}) assertThat((found.get(i)
+                .rgb() >> shift & 0xFF) - (centres[i] >> shift & 0xFF)).isBetween(2, 6);
         assertThat(Palette.of(new int[] {0x111111, 0x111111, 0xEEEEEE}, 6)).containsExactly(new Colour(0x111111), new Colour(0xEEEEEE));
         assertThat(Palette.of(new int[0], 6)).isEmpty();
     }

@@ -20,7 +20,8 @@ class ResampleTest {
         ImageIO.write(large, "png", new File(folder, "in.png"));
         for (int width : new int[] {2750, 900}) {
             int height = width * 2 / 3;
-            Painted.run(folder, "vips", "resize", "in.png", "out.png", String.valueOf(width / 6000.0), "--vscale", String.valueOf(height / 4000.0));
+            Painted.run(folder, "vips", "resize", "in.png", "out.png", String.valueOf(width / 6000.0), "--vscale",
+                    String.valueOf(height / 4000.0));
             BufferedImage theirs = ImageIO.read(new File(folder, "out.png"));
             assertThat(Painted.difference(Resample.toSize(large, width, height), theirs)).isLessThan(1.5);
         }
@@ -54,7 +55,8 @@ class ResampleTest {
             for (int y = 0; y < 300; y++) for (int x = 0; x < 300; x++) image.setRGB(x, y, colour);
             for (double scale : new double[] {0.11, 0.5, 0.83, 1.7}) {
                 for (double turn : new double[] {0, 30, 90}) {
-                    Affine map = Affine.move(20, 20).after(Affine.turn(turn)).after(Affine.scale(scale, scale)).after(Affine.move(-150, -150));
+                    Affine map = Affine.move(20, 20).after(Affine.turn(turn)).after(Affine.scale(scale, scale))
+                            .after(Affine.move(-150, -150));
                     int expected = type == BufferedImage.TYPE_3BYTE_BGR ? colour : 0x80808080;
                     assertThat(Resample.onto(image, map, new Box(18, 18, 4, 4)).argb()).containsOnly(expected);
                 }

@@ -10,6 +10,7 @@ import java.awt.image.BufferedImage;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import plainlantern.sheet.Focal;
+import plainlantern.treating.Lab;
 
 /** Proposed focal points, on pictures with one clear subject and on such without. */
 class SubjectTest {
@@ -43,7 +44,8 @@ class SubjectTest {
             BufferedImage image = evening(i % 2 == 0 ? 900 : 500, i % 3 == 0 ? 900 : 600, BufferedImage.TYPE_3BYTE_BGR);
             double x = 0.2 + random.nextDouble() * 0.6;
             double y = 0.2 + random.nextDouble() * 0.6;
-            paint(image, new Color[] {new Color(0xF4EBDD), new Color(0xB3261E), new Color(0x101418)}[i % 3], x, y, 0.12 + random.nextDouble() * 0.2);
+            paint(image, new Color[] {new Color(0xF4EBDD), new Color(0xB3261E), new Color(0x101418)}[i % 3], x, y,
+                    0.12 + random.nextDouble() * 0.2);
             Focal focal = Subject.of(image).orElseThrow();
             assertThat(focal.x()).as("x of " + i).isCloseTo(x, within(0.03));
             assertThat(focal.y()).as("y of " + i).isCloseTo(y, within(0.03));

@@ -5,13 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import plainlantern.Sheets;
-import plainlantern.editing.ShelvePictures;
+import plainlantern.asking.Unit;
+import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.geometry.Box;
-import plainlantern.geometry.Unit;
 import plainlantern.scene.Extent;
 import plainlantern.scene.Pages;
+import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.scene.Scene;
-import plainlantern.scene.Scene.PictureLayer;
 import plainlantern.sheet.Sheet;
 
 /**
@@ -22,12 +22,12 @@ class CostTest {
     private static final long READING = 3_000_000_000L;
     private static final Cost.Pictures PICTURES = new Cost.Pictures() {
         @Override
-        public long reading(PictureLayer picture, double share) {
+        public long reading(PaintedPicture picture, double share) {
             return READING;
         }
 
         @Override
-        public long held(PictureLayer picture, double share) {
+        public long held(PaintedPicture picture, double share) {
             return HELD;
         }
 

@@ -17,11 +17,8 @@ import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.OptionalDouble;
-import plainlantern.lettering.Typeface;
-import plainlantern.lettering.Setting;
-import plainlantern.lettering.LetterStyle;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
@@ -43,9 +40,12 @@ import org.verapdf.pdfa.flavours.PDFAFlavour;
 import org.verapdf.pdfa.results.ValidationResult;
 import org.w3c.dom.Element;
 import plainlantern.Painted;
-import plainlantern.editing.ShelvePictures;
-import plainlantern.geometry.BadInput;
-import plainlantern.geometry.Unit;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Unit;
+import plainlantern.editing.filling.ShelvePictures;
+import plainlantern.lettering.LetterStyle;
+import plainlantern.lettering.Setting;
+import plainlantern.lettering.Typeface;
 import plainlantern.picture.DecodedPictures;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.PictureReader;
@@ -65,11 +65,15 @@ class DeliveriesTest {
 
     /** Panels with shadows and rims, one that multiplies, words on a plate, a rule; the first and the last name need escaping. */
     private static Sheet sheet() {
-        Sheet sheet = new ShelvePictures(List.of(new Picture("aa".repeat(32), "tide", 600, 400))).apply(Sheet.empty("Card", Unit.MM, 90, 60, 254));
+        Sheet sheet = new ShelvePictures(List.of(new Picture("aa".repeat(32), "tide", 600, 400)))
+                .apply(Sheet.empty("Card", Unit.MM, 90, 60, 254));
         return after(sheet, "{'kind':'set-paper','paper':{'kind':'plain','colour':'#F4EBDD'}}",
-                "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':1,'columns':3,'gapAcross':5,'gapDown':0},'margins':{'top':8,'right':8,'bottom':20,'left':8}}",
-                "{'kind':'fill','panels':['p1','p2','p3'],'picture':'" + "aa".repeat(32) + "'}", "{'kind':'set-shadow','panels':['p1','p3']}", "{'kind':'set-finish','panels':['p1'],'width':1,'opacity':'80 %'}",
-                "{'kind':'rename','panel':'p1','name':'Reeds & <mist>'}", "{'kind':'rules-along'}", "{'kind':'add-caption','text':'High water'}", "{'kind':'seat-panels','panels':['p6'],'left':20,'top':40}",
+                "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':1,'columns':3,'gapAcross':5,'gapDown':0},"
+                        + "'margins':{'top':8,'right':8,'bottom':20,'left':8}}",
+                "{'kind':'fill','panels':['p1','p2','p3'],'picture':'" + "aa".repeat(32) + "'}",
+                        "{'kind':'set-shadow','panels':['p1','p3']}", "{'kind':'set-finish','panels':['p1'],'width':1,'opacity':'80 %'}",
+                "{'kind':'rename','panel':'p1','name':'Reeds & <mist>'}", "{'kind':'rules-along'}",
+                        "{'kind':'add-caption','text':'High water'}", "{'kind':'seat-panels','panels':['p6'],'left':20,'top':40}",
                 "{'kind':'set-outline','panels':['p2'],'outline':{'kind':'ellipse'}}");
     }
 
@@ -89,7 +93,8 @@ class DeliveriesTest {
             Files.write(folder.toPath().resolve("card.tif"), tiff);
             Painted.run(folder, "sh", "-c", "vipsheader -a card.tif > facts.txt && vips copy card.tif back.png");
             String facts = Files.readString(folder.toPath().resolve("facts.txt"));
-            assertThat(facts).contains("width: 900", "height: 600", "xres: 10", "resolution-unit: in", "icc-profile-data", "bands: " + (paper ? 3 : 4));
+            assertThat(facts).contains("width: 900", "height: 600", "xres: 10", "resolution-unit: in", "icc-profile-data",
+                    "bands: " + (paper ? 3 : 4));
             BufferedImage back = ImageIO.read(new File(folder, "back.png"));
             assertThat(Painted.difference(back, read(delivered(sheet(), Format.PNG, paper)))).isZero();
             assertThat(back.getColorModel().hasAlpha()).isEqualTo(!paper);
@@ -97,23 +102,31 @@ class DeliveriesTest {
         assertThat(delivered(sheet(), Format.TIFF, true).length).as("compressed").isLessThan(900 * 600 * 3);
     }
 
-    /** librsvg paints the SVG as we paint the PNG; three panels show one picture, which is embedded once, with no more pixels than are wanted. */
+    /**
+     * librsvg paints the SVG as we paint the PNG; three panels show one picture, which is embedded once, with no more pixels than are
+     * wanted.
+     */
     @Test
     void anSvgIsThePng(@TempDir File folder) throws Exception {
         byte[] svg = delivered(sheet(), Format.SVG, true);
         Files.write(folder.toPath().resolve("card.svg"), svg);
         Painted.run(folder, "rsvg-convert", "-w", "900", "-h", "600", "-o", "theirs.png", "card.svg");
-        assertThat(Painted.difference(ImageIO.read(new File(folder, "theirs.png")), read(delivered(sheet(), Format.PNG, true)))).isLessThan(1.5);
+        assertThat(Painted.difference(ImageIO.read(new File(folder, "theirs.png")), read(delivered(sheet(), Format.PNG, true))))
+                .isLessThan(1.5);
         String text = new String(svg, StandardCharsets.UTF_8);
         assertThat(text.split("data:image/jpeg", -1)).hasSize(2);
         assertThat(text.split("<use ", -1)).hasSize(4);
         assertThat(Delivery.of(Format.SVG, 50).file(Page.of(Scene.of(sheet())), SOURCE).length).isLessThan(svg.length / 3);
         String bare = new String(delivered(sheet(), Format.SVG, false), StandardCharsets.UTF_8);
         assertThat(bare).doesNotContain("clip-paper");
-        assertThat(new String(delivered(Sheet.empty("Empty", Unit.MM, 20, 20, 254), Format.SVG, false), StandardCharsets.UTF_8)).doesNotContain("<defs>");
+        assertThat(new String(delivered(Sheet.empty("Empty", Unit.MM, 20, 20, 254), Format.SVG, false), StandardCharsets.UTF_8))
+                .doesNotContain("<defs>");
     }
 
-    /** Estimates are from two thirds to one and a half of the file; what was painted for one serves the next format and quality of the same, no other size. */
+    /**
+     * Estimates are from two thirds to one and a half of the file; what was painted for one serves the next format and quality of the same,
+     * no other size.
+     */
     @Test
     void anEstimatePaintsOnce() {
         AtomicInteger asked = new AtomicInteger();
@@ -122,10 +135,12 @@ class DeliveriesTest {
         Estimate estimate = new Estimate();
         for (Format format : List.of(Format.PNG, Format.TIFF, Format.JPEG)) {
             Delivery delivery = Delivery.of(format, 254);
-            assertThat((double) estimate.bytes(delivery, pages, heard) / delivery.file(pages.get(0), SOURCE).length).as(format.name()).isBetween(0.67, 1.5);
+            assertThat((double) estimate.bytes(delivery, pages, heard) / delivery.file(pages.get(0), SOURCE).length).as(format.name())
+                    .isBetween(0.67, 1.5);
         }
         int before = asked.getAndSet(0);
-        assertThat(estimate.bytes(Delivery.of(Format.JPEG, 254).withQuality(30, Chroma.HALF, 0), pages, heard)).isLessThan(estimate.bytes(Delivery.of(Format.JPEG, 254), pages, heard));
+        assertThat(estimate.bytes(Delivery.of(Format.JPEG, 254).withQuality(30, Chroma.HALF, 0), pages, heard))
+                .isLessThan(estimate.bytes(Delivery.of(Format.JPEG, 254), pages, heard));
         assertThat(before).isPositive();
         assertThat(asked).hasValue(0);
         Delivery layers = Delivery.of(Format.OPENRASTER, 254);
@@ -135,7 +150,10 @@ class DeliveriesTest {
         assertThat(asked).hasPositiveValue();
     }
 
-    /** OpenRaster's published layout: the type first and not compressed, the stack from front to back, a merged image, a thumbnail; laid over each other, the layers are that image. */
+    /**
+     * OpenRaster's published layout: the type first and not compressed, the stack from front to back, a merged image, a thumbnail; laid
+     * over each other, the layers are that image.
+     */
     @Test
     void layersAreTheirElements() throws Exception {
         byte[] file = delivered(sheet(), Format.OPENRASTER, true);
@@ -145,36 +163,48 @@ class DeliveriesTest {
         BufferedImage merged = read(entries.get("mergedimage.png"));
         assertThat(Painted.difference(merged, read(delivered(sheet(), Format.PNG, true)))).isZero();
         assertThat(read(entries.get("Thumbnails/thumbnail.png")).getWidth()).isEqualTo(256);
-        Element image = DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(new ByteArrayInputStream(entries.get("stack.xml"))).getDocumentElement();
+        Element image = DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(new ByteArrayInputStream(entries.get("stack.xml")))
+                .getDocumentElement();
         assertThat(image.getAttribute("w") + "x" + image.getAttribute("h") + "@" + image.getAttribute("xres")).isEqualTo("900x600@254");
         List<Element> layers = new ArrayList<>();
-        for (int i = 0; i < image.getElementsByTagName("layer").getLength(); i++) layers.add((Element) image.getElementsByTagName("layer").item(i));
-        assertThat(layers).extracting(l -> l.getAttribute("name")).containsExactly("Caption 6", "Rule 5", "Rule 4", "Panel 3", "Panel 2", "Reeds & <mist>", "Paper");
+        for (int i = 0; i < image.getElementsByTagName("layer").getLength(); i++)
+            layers.add((Element) image.getElementsByTagName("layer").item(i));
+        assertThat(layers).extracting(l -> l.getAttribute("name")).containsExactly("Caption 6", "Rule 5", "Rule 4", "Panel 3", "Panel 2",
+                "Reeds & <mist>", "Paper");
         BufferedImage flat = new BufferedImage(900, 600, BufferedImage.TYPE_INT_ARGB);
         Graphics2D g = flat.createGraphics();
         for (int i = layers.size() - 1; i >= 0; i--) {
             Element layer = layers.get(i);
             assertThat(layer.getAttribute("composite-op")).isEqualTo("svg:src-over");
             g.setComposite(AlphaComposite.getInstance(AlphaComposite.SRC_OVER, Float.parseFloat(layer.getAttribute("opacity"))));
-            g.drawImage(read(entries.get(layer.getAttribute("src"))), Integer.parseInt(layer.getAttribute("x")), Integer.parseInt(layer.getAttribute("y")), null);
+            g.drawImage(read(entries.get(layer.getAttribute("src"))), Integer.parseInt(layer.getAttribute("x")),
+                    Integer.parseInt(layer.getAttribute("y")), null);
         }
         assertThat(Painted.difference(flat, merged)).isLessThan(0.5);
         byte[] multiplied = delivered(after(sheet(), "{'kind':'set-finish','panels':['p2'],'blend':'multiply'}"), Format.OPENRASTER, false);
-        assertThat(new String(entries(multiplied).get("stack.xml"), StandardCharsets.UTF_8)).contains("svg:multiply").doesNotContain("Paper");
+        assertThat(new String(entries(multiplied).get("stack.xml"), StandardCharsets.UTF_8)).contains("svg:multiply")
+                .doesNotContain("Paper");
     }
 
-    /** What the PDF's own words are for: washes that run to all sides, layers that blend, a soft edge, a shadow inside, rims on all sides, dashes. */
+    /**
+     * What the PDF's own words are for: washes that run to all sides, layers that blend, a soft edge, a shadow inside, rims on all sides,
+     * dashes.
+     */
     private static Sheet dressed() {
-        return after(sheet(), "{'kind':'add-layer','panels':['p2'],'what':'wash'}", "{'kind':'set-wash','panels':['p2'],'layer':1,'stops':[{'at':0.2,'colour':'#1F4E79','opacity':1},{'at':0.8,'colour':'#F4C04A','opacity':1}],'turn':120,'round':true}",
-                "{'kind':'set-look','panels':['p2'],'layer':1,'opacity':'60 %','blend':'hard-light'}", "{'kind':'set-finish','panels':['p2'],'width':1,'side':'outside','dash':'dashed','blend':'multiply'}",
+        return after(sheet(), "{'kind':'add-layer','panels':['p2'],'what':'wash'}", "{'kind':'set-wash','panels':['p2'],'layer':1,"
+                + "'stops':[{'at':0.2,'colour':'#1F4E79','opacity':1},{'at':0.8,'colour':'#F4C04A','opacity':1}],'turn':120,'round':true}",
+                "{'kind':'set-look','panels':['p2'],'layer':1,'opacity':'60 %','blend':'hard-light'}",
+                        "{'kind':'set-finish','panels':['p2'],'width':1,'side':'outside','dash':'dashed','blend':'multiply'}",
                 "{'kind':'set-finish','panels':['p3'],'feather':2}", "{'kind':'add-layer','panels':['p1'],'what':'wash'}",
-                "{'kind':'set-wash','panels':['p1'],'layer':1,'stops':[{'at':0,'colour':'#FFFFFF','opacity':0.6},{'at':1,'colour':'#1F4E79','opacity':0}],'turn':30,'round':false}");
+                "{'kind':'set-wash','panels':['p1'],'layer':1,'stops':[{'at':0,'colour':'#FFFFFF','opacity':0.6},{'at':1,"
+                        + "'colour':'#1F4E79','opacity':0}],'turn':30,'round':false}");
     }
 
     /** Poppler's paint at four times the pixels, averaged: it puts pictures on whole pixels. */
     private static BufferedImage poppler(File folder, byte[] pdf, int width, int height) throws Exception {
         Files.write(folder.toPath().resolve("card.pdf"), pdf);
-        Painted.run(folder, "sh", "-c", "pdftoppm -png -r 1016 -singlefile card.pdf large && vips shrink large.png small.v 4 4 && vips extract_area small.v theirs.png 0 0 " + width + " " + height);
+        Painted.run(folder, "sh", "-c", "pdftoppm -png -r 1016 -singlefile card.pdf large && vips shrink large.png small.v 4 4 && vips "
+                + "extract_area small.v theirs.png 0 0 " + width + " " + height);
         return ImageIO.read(new File(folder, "theirs.png"));
     }
 
@@ -199,7 +229,8 @@ class DeliveriesTest {
     void aPdfCanBeArchived() throws Exception {
         VeraGreenfieldFoundryProvider.initialise();
         for (boolean marks : new boolean[] {true, false}) {
-            byte[] pdf = Delivery.of(Format.PDF, 254).withEdges(true, marks).file(Pages.of(dressed(), Extent.SHEET, List.of(), true).get(0), SOURCE);
+            byte[] pdf = Delivery.of(Format.PDF, 254).withEdges(true, marks)
+                    .file(Pages.of(dressed(), Extent.SHEET, List.of(), true).get(0), SOURCE);
             try (PDFAParser parser = Foundries.defaultInstance().createParser(new ByteArrayInputStream(pdf), PDFAFlavour.PDFA_2_B)) {
                 ValidationResult result = Foundries.defaultInstance().createValidator(PDFAFlavour.PDFA_2_B, false).validate(parser);
                 assertThat(result.getTestAssertions()).isEmpty();
@@ -208,7 +239,10 @@ class DeliveriesTest {
         }
     }
 
-    /** PDFBox reads the page boxes of several sheets back: 90 x 60 mm at half their size; 3 mm bleed, and marks that begin 3 mm away and are 5 mm long. */
+    /**
+     * PDFBox reads the page boxes of several sheets back: 90 x 60 mm at half their size; 3 mm bleed, and marks that begin 3 mm away and are
+     * 5 mm long.
+     */
     @Test
     void pagesHaveTheirBoxes() throws Exception {
         Delivery delivery = Delivery.of(Format.PDF, 254).scaled(0.5).withEdges(true, true);
@@ -227,7 +261,8 @@ class DeliveriesTest {
             assertThat((double) read.getPage(1).getTrimBox().getWidth()).isCloseTo(20 * mm, within(1e-3));
             assertThat(read.getDocumentInformation().getTitle()).isEqualTo("Card");
         }
-        assertThatThrownBy(() -> Delivery.of(Format.PDF, 10).scaled(60).file(Page.of(Scene.of(sheet())), SOURCE)).isInstanceOf(BadInput.class).hasMessageContaining("5.08 m");
+        assertThatThrownBy(() -> Delivery.of(Format.PDF, 10).scaled(60).file(Page.of(Scene.of(sheet())), SOURCE))
+                .isInstanceOf(BadInput.class).hasMessageContaining("5.08 m");
     }
 
     /** A JPEG all of whose pixels are wanted is in the PDF as it is, byte for byte, once; one with too many pixels is made smaller. */
@@ -239,7 +274,8 @@ class DeliveriesTest {
             try (PDDocument read = Loader.loadPDF(Delivery.of(Format.PDF, ppi).file(Page.of(Scene.of(sheet())), source))) {
                 List<byte[]> jpegs = new ArrayList<>();
                 for (COSObjectKey key : read.getDocument().getXrefTable().keySet()) {
-                    if (read.getDocument().getObjectFromPool(key).getObject() instanceof COSStream stream && COSName.DCT_DECODE.equals(stream.getDictionaryObject(COSName.FILTER))) {
+                    if (read.getDocument().getObjectFromPool(key).getObject() instanceof COSStream stream
+                            && COSName.DCT_DECODE.equals(stream.getDictionaryObject(COSName.FILTER))) {
                         jpegs.add(stream.createRawInputStream().readAllBytes());
                     }
                 }
@@ -250,7 +286,10 @@ class DeliveriesTest {
         }
     }
 
-    /** Colour in full or at half (the sampling factors of ITU T.81, B.2.2), and a file no larger than wanted at the best quality that allows it. */
+    /**
+     * Colour in full or at half (the sampling factors of ITU T.81, B.2.2), and a file no larger than wanted at the best quality that allows
+     * it.
+     */
     @Test
     void jpegsKeepToWhatIsAsked() throws Exception {
         Page page = Page.of(Scene.of(sheet()));
@@ -262,20 +301,25 @@ class DeliveriesTest {
         byte[] bounded = usual.withQuality(92, Chroma.HALF, 60_000).file(page, SOURCE);
         assertThat(free).isGreaterThan(60_000);
         assertThat(bounded.length).isBetween(52_000, 60_000);
-        assertThatThrownBy(() -> usual.withQuality(92, Chroma.HALF, 900).file(page, SOURCE)).isInstanceOf(BadInput.class).hasMessageContaining("fewer pixels");
+        assertThatThrownBy(() -> usual.withQuality(92, Chroma.HALF, 900).file(page, SOURCE)).isInstanceOf(BadInput.class)
+                .hasMessageContaining("fewer pixels");
     }
 
     private static int sampling(byte[] jpeg) {
-        for (int i = 2; i < jpeg.length; i += 2 + ((jpeg[i + 2] & 0xFF) << 8 | jpeg[i + 3] & 0xFF)) if ((jpeg[i + 1] & 0xFF) == 0xC0) return jpeg[i + 11];
+        for (int i = 2; i < jpeg.length; i += 2 + ((jpeg[i + 2] & 0xFF) << 8 | jpeg[i + 3] & 0xFF))
+            if ((jpeg[i + 1] & 0xFF) == 0xC0) return jpeg[i + 11];
         throw new AssertionError("no frame");
     }
 
-    /** Another reader (ours for import) sees in the WebP what is in the PNG, exactly at quality 100. pngcheck has nothing against the PNG. */
+    /**
+     * Another reader (ours for import) sees in the WebP what is in the PNG, exactly at quality 100. pngcheck has nothing against the PNG.
+     */
     @Test
     void aWebpIsThePng(@TempDir File folder) throws Exception {
         BufferedImage png = read(delivered(sheet(), Format.PNG, false));
         for (int quality : new int[] {100, 92}) {
-            byte[] webp = Delivery.of(Format.WEBP, 254).withPaper(false).withQuality(quality, Chroma.FULL, 0).file(Page.of(Scene.of(sheet())), SOURCE);
+            byte[] webp = Delivery.of(Format.WEBP, 254).withPaper(false).withQuality(quality, Chroma.FULL, 0)
+                    .file(Page.of(Scene.of(sheet())), SOURCE);
             BufferedImage back = PictureReader.decode("card.webp", webp, PictureReader.inspect("card.webp", webp));
             assertThat(Painted.difference(back, png)).isLessThan(quality == 100 ? 0.01 : 3);
         }
@@ -288,22 +332,29 @@ class DeliveriesTest {
     private static Map<String, byte[]> entries(byte[] archive) throws Exception {
         Map<String, byte[]> entries = new LinkedHashMap<>();
         try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(archive))) {
-            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) entries.put(entry.getName(), zip.readAllBytes());
+            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry())
+                entries.put(entry.getName(), zip.readAllBytes());
         }
         return entries;
     }
 
     private static byte[] apart(Sheet sheet, Extent extent, String names, List<String> selected) throws Exception {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        Delivery.of(Format.PNG, 254).withPaper(false).of(extent, names).write(Pages.of(sheet, extent, selected, false), SOURCE, Progress.UNHEARD, bytes);
+        Delivery.of(Format.PNG, 254).withPaper(false).of(extent, names).write(Pages.of(sheet, extent, selected, false), SOURCE,
+                Progress.UNHEARD, bytes);
         return bytes.toByteArray();
     }
 
-    /** The slices of a vista, each in its box and put side by side, are the sheet; their forms are clear around them; a turned panel is upright. */
+    /**
+     * The slices of a vista, each in its box and put side by side, are the sheet; their forms are clear around them; a turned panel is
+     * upright.
+     */
     @Test
     void eachPanelAlone() throws Exception {
-        Sheet sheet = after(new ShelvePictures(List.of(new Picture("aa".repeat(32), "tide", 600, 400))).apply(Sheet.empty("Card", Unit.MM, 60, 40, 254)), "{'kind':'set-paper','paper':{'kind':'none'}}",
-                "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':1,'columns':3,'gapAcross':0,'gapDown':0},'margins':{'top':0,'right':0,'bottom':0,'left':0}}",
+        Sheet sheet = after(new ShelvePictures(List.of(new Picture("aa".repeat(32), "tide", 600, 400)))
+                .apply(Sheet.empty("Card", Unit.MM, 60, 40, 254)), "{'kind':'set-paper','paper':{'kind':'none'}}",
+                "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':1,'columns':3,'gapAcross':0,'gapDown':0},"
+                        + "'margins':{'top':0,'right':0,'bottom':0,'left':0}}",
                 "{'kind':'make-vista','panels':['p1','p2','p3'],'picture':'" + "aa".repeat(32) + "'}");
         BufferedImage whole = read(delivered(sheet, Format.PNG, false));
         Map<String, byte[]> boxes = entries(apart(sheet, Extent.BOXES, "{sheet} {n}", List.of()));
@@ -315,7 +366,8 @@ class DeliveriesTest {
             x += 200;
         }
         assertThat(Painted.difference(together, whole)).isLessThan(0.05);
-        Sheet dressed = after(sheet, "{'kind':'set-outline','panels':['p1'],'outline':{'kind':'ellipse'}}", "{'kind':'set-finish','panels':['p1'],'width':2,'side':'outside'}", "{'kind':'turn-panels','panels':['p1'],'by':35}");
+        Sheet dressed = after(sheet, "{'kind':'set-outline','panels':['p1'],'outline':{'kind':'ellipse'}}",
+                "{'kind':'set-finish','panels':['p1'],'width':2,'side':'outside'}", "{'kind':'turn-panels','panels':['p1'],'by':35}");
         Map<String, byte[]> forms = entries(apart(dressed, Extent.FORMS, "a/b {panel}", List.of()));
         assertThat(forms.keySet()).hasSize(3);
         BufferedImage form = read(forms.get("a-b Panel 1.png"));
@@ -329,7 +381,8 @@ class DeliveriesTest {
         double across = 2 * Math.hypot(120 * Math.cos(Math.toRadians(35)), 220 * Math.sin(Math.toRadians(35)));
         assertThat((double) turned.getWidth()).isCloseTo(across, within(12.0));
         assertThat(turned.getWidth()).isGreaterThan(form.getWidth() + 60);
-        assertThatThrownBy(() -> Pages.of(sheet, Extent.SELECTION, List.of(), false)).isInstanceOf(BadInput.class).hasMessageContaining("Nothing is selected");
+        assertThatThrownBy(() -> Pages.of(sheet, Extent.SELECTION, List.of(), false)).isInstanceOf(BadInput.class)
+                .hasMessageContaining("Nothing is selected");
         Page selection = Pages.of(sheet, Extent.SELECTION, List.of("p2", "p3"), false).get(0);
         BufferedImage part = read(Delivery.of(Format.PNG, 254).withPaper(false).file(selection, SOURCE));
         assertThat(Painted.difference(part, bytesOf(whole.getSubimage(200, 0, 400, 400)))).isZero();
@@ -341,18 +394,23 @@ class DeliveriesTest {
         return out;
     }
 
-    /** Linked, the SVG paints the same from the files beside it, whatever the sheet's name needs of addresses; live, its words are text in a font that it brings along. */
+    /**
+     * Linked, the SVG paints the same from the files beside it, whatever the sheet's name needs of addresses; live, its words are text in a
+     * font that it brings along.
+     */
     @Test
     void anSvgIsLinkedOrLive(@TempDir File folder) throws Exception {
         Page page = new Page("Tides & 100 % mud #1", "x", Scene.of(sheet()), sheet().bounds(), 0);
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        Delivery.of(Format.SVG, 254).withWords(false, true).of(Extent.SHEET, "{sheet}").write(List.of(page), SOURCE, Progress.UNHEARD, bytes);
+        Delivery.of(Format.SVG, 254).withWords(false, true).of(Extent.SHEET, "{sheet}")
+                .write(List.of(page), SOURCE, Progress.UNHEARD, bytes);
         Map<String, byte[]> files = entries(bytes.toByteArray());
         assertThat(files.keySet()).containsExactly("pictures/Tides & 100 % mud #1-1.jpg", "Tides & 100 % mud #1.svg");
         Files.createDirectory(folder.toPath().resolve("pictures"));
         for (Map.Entry<String, byte[]> file : files.entrySet()) Files.write(folder.toPath().resolve(file.getKey()), file.getValue());
         Painted.run(folder, "rsvg-convert", "-w", "900", "-h", "600", "-o", "theirs.png", "Tides & 100 % mud #1.svg");
-        assertThat(Painted.difference(ImageIO.read(new File(folder, "theirs.png")), read(delivered(sheet(), Format.PNG, true)))).isLessThan(1.5);
+        assertThat(Painted.difference(ImageIO.read(new File(folder, "theirs.png")), read(delivered(sheet(), Format.PNG, true))))
+                .isLessThan(1.5);
         String live = new String(Delivery.of(Format.SVG, 254).withWords(true, false).file(page, SOURCE), StandardCharsets.UTF_8);
         assertThat(live).contains(">High water</text>", "@font-face{font-family:'Hanken Grotesk'");
     }

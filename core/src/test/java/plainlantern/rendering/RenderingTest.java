@@ -20,11 +20,11 @@ import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import plainlantern.Painted;
-import plainlantern.editing.EditReader;
-import plainlantern.editing.ShelvePictures;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Unit;
+import plainlantern.editing.filling.ShelvePictures;
+import plainlantern.editing.reading.EditReader;
 import plainlantern.geometry.Box;
-import plainlantern.geometry.Unit;
 import plainlantern.lettering.Typeface;
 import plainlantern.outline.Outlines;
 import plainlantern.picture.PictureSource;
@@ -47,8 +47,10 @@ class RenderingTest {
     private static Sheet sheet() {
         Sheet now = new ShelvePictures(List.of(PICTURE)).apply(Sheet.empty("Mixed", Unit.MM, 120, 80, 254));
         for (String json : List.of(
-                "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':1,'columns':2,'gapAcross':4,'gapDown':0},'margins':{'top':6,'right':6,'bottom':6,'left':6}}",
-                "{'kind':'set-outline','panels':['p2'],'outline':{'kind':'rectangle','topLeft':12,'topRight':3,'bottomRight':20,'bottomLeft':0}}",
+                "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':1,'columns':2,'gapAcross':4,'gapDown':0},"
+                        + "'margins':{'top':6,'right':6,'bottom':6,'left':6}}",
+                "{'kind':'set-outline','panels':['p2'],'outline':{'kind':'rectangle','topLeft':12,'topRight':3,'bottomRight':20,"
+                        + "'bottomLeft':0}}",
                 "{'kind':'add-panel','outline':{'kind':'ellipse'}}",
                 "{'kind':'seat-panels','panels':['p3'],'left':45,'top':20,'width':36,'height':44,'turn':25}",
                 "{'kind':'fill','panels':['p1','p2','p3'],'picture':'" + PICTURE.id() + "'}",
@@ -63,7 +65,7 @@ class RenderingTest {
     @Test
     void thePngIsWhatAnIndependentSvgRendererPaints(@TempDir File folder) throws Exception {
         ImageIO.write(PAINTED, "png", new File(folder, "tide.png"));
-        Function<Scene.PictureLayer, String> href = layer -> "tide.png";
+        Function<Scene.PaintedPicture, String> href = layer -> "tide.png";
         Files.writeString(folder.toPath().resolve("sheet.svg"), SvgPainter.document(Scene.of(sheet()), href));
         Painted.run(folder, "rsvg-convert", "-w", "1200", "-h", "800", "-o", "theirs.png", "sheet.svg");
         BufferedImage ours = RasterPainter.paint(Scene.of(sheet()), 254, true, SOURCE);
@@ -75,14 +77,18 @@ class RenderingTest {
     @Test
     void everyFormIsPaintedAsAnIndependentRendererPaintsIt(@TempDir File folder) throws Exception {
         Sheet now = new ShelvePictures(List.of(PICTURE)).apply(Sheet.empty("Forms", Unit.MM, 120, 80, 254));
-        now = apply(now, "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':2,'columns':5,'gapAcross':2,'gapDown':2},'margins':{'top':2,'right':2,'bottom':42,'left':2}}");
+        now = apply(now, "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':2,'columns':5,'gapAcross':2,"
+                + "'gapDown':2},'margins':{'top':2,'right':2,'bottom':42,'left':2}}");
         for (int i = 0; i < Outlines.KINDS.size(); i++) {
-            now = apply(now, "{'kind':'set-outline','panels':['p" + (i + 1) + "'],'outline':" + SheetJson.MAPPER.writeValueAsString(Outlines.KINDS.get(i)) + "}");
+            now = apply(now, "{'kind':'set-outline','panels':['p" + (i + 1) + "'],'outline':"
+                    + SheetJson.MAPPER.writeValueAsString(Outlines.KINDS.get(i)) + "}");
         }
         now = apply(now, "{'kind':'turn-panels','panels':['p3','p5'],'by':21}");
         now = apply(now, "{'kind':'traits','panels':['p10'],'hidden':true}");
-        now = apply(now, "{'kind':'lay-out','where':'add','pattern':{'kind':'interlock','rows':2,'columns':3,'tab':0.25,'seed':5},'area':{'x':2,'y':42,'width':70,'height':36}}");
-        now = apply(now, "{'kind':'lay-out','where':'add','pattern':{'kind':'rosette','count':5,'gap':1,'middle':true,'wedges':true,'hole':0.4},'area':{'x':76,'y':42,'width':42,'height':36}}");
+        now = apply(now, "{'kind':'lay-out','where':'add','pattern':{'kind':'interlock','rows':2,'columns':3,'tab':0.25,'seed':5},"
+                + "'area':{'x':2,'y':42,'width':70,'height':36}}");
+        now = apply(now, "{'kind':'lay-out','where':'add','pattern':{'kind':'rosette','count':5,'gap':1,'middle':true,'wedges':true,"
+                + "'hole':0.4},'area':{'x':76,'y':42,'width':42,'height':36}}");
         now = apply(now, "{'kind':'cut','x1':70,'y1':78,'x2':120,'y2':44,'gap':1.5}");
         String all = now.panels().stream().map(p -> "'" + p.id() + "'").collect(Collectors.joining(","));
         now = apply(now, "{'kind':'fill','panels':[" + all + "],'picture':'" + PICTURE.id() + "'}");
@@ -95,23 +101,28 @@ class RenderingTest {
     }
 
     /**
-     * Blend modes over a picture, half opaque washes, a turned gradient, round ones, words: librsvg paints what we paint. Its library computes
+     * Blend modes over a picture, half opaque washes, a turned gradient, round ones, words: librsvg paints what we paint. Its library
+     * computes
      * the four modes that mix the channels otherwise than the specification; those are compared with Chromium elsewhere.
      */
     @Test
     void layersMeetAsAnIndependentRendererLetsThemMeet(@TempDir File folder) throws Exception {
         Sheet now = new ShelvePictures(List.of(PICTURE)).apply(Sheet.empty("Layers", Unit.MM, 120, 80, 254));
-        now = apply(now, "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':4,'columns':4,'gapAcross':2,'gapDown':2},'margins':{'top':2,'right':2,'bottom':2,'left':2}}");
+        now = apply(now, "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':4,'columns':4,'gapAcross':2,"
+                + "'gapDown':2},'margins':{'top':2,'right':2,'bottom':2,'left':2}}");
         now = apply(now, "{'kind':'turn-panels','panels':['p6'],'by':15}");
         for (Blend blend : EnumSet.range(Blend.NORMAL, Blend.EXCLUSION)) {
             String panel = "'panels':['p" + (blend.ordinal() + 1) + "']";
             String way = "'turn':" + blend.ordinal() * 23 + ",'round':" + (blend.ordinal() % 3 == 0);
             now = apply(now, "{'kind':'fill'," + panel + ",'picture':'" + PICTURE.id() + "'}");
             now = apply(now, "{'kind':'add-layer'," + panel + ",'what':'wash'}");
-            now = apply(now, "{'kind':'set-wash'," + panel + ",'layer':1,'stops':[{'at':0,'colour':'#E09A17','opacity':1},{'at':0.5,'colour':'#23626A','opacity':0.9},{'at':1,'colour':'#fff','opacity':0.3}]," + way + "}");
+            now = apply(now, "{'kind':'set-wash'," + panel + ",'layer':1,'stops':[{'at':0,'colour':'#E09A17','opacity':1},{'at':0.5,"
+                    + "'colour':'#23626A','opacity':0.9},{'at':1,'colour':'#fff','opacity':0.3}]," + way + "}");
             now = apply(now, "{'kind':'set-look'," + panel + ",'layer':1,'opacity':0.8,'blend':'" + blend.css() + "'}");
             now = apply(now, "{'kind':'add-layer'," + panel + ",'what':'words'}");
-            now = apply(now, "{'kind':'set-words'," + panel + ",'layer':2,'turn':-8,'text':'Tide at\\n8 & a half','typeface':'" + Typeface.values()[blend.ordinal() % 8].label() + "'}");
+            now = apply(now, "{'kind':'place-words'," + panel + ",'layer':2,'turn':-8}");
+            now = apply(now, "{'kind':'set-words'," + panel + ",'layer':2,'text':'Tide at\\n8 & a half','typeface':'"
+                    + Typeface.values()[blend.ordinal() % 8].label() + "'}");
         }
         ImageIO.write(PAINTED, "png", new File(folder, "tide.png"));
         Files.writeString(folder.toPath().resolve("sheet.svg"), SvgPainter.document(Scene.of(now), id -> "tide.png"));
@@ -121,21 +132,29 @@ class RenderingTest {
         for (Scene.Item item : Scene.of(now).items()) {
             Box box = item.clip().bounds();
             int[] at = {(int) (box.x() * 10), (int) (box.y() * 10), (int) (box.width() * 10), (int) (box.height() * 10)};
-            assertThat(Painted.difference(ours.getSubimage(at[0], at[1], at[2], at[3]), theirs.getSubimage(at[0], at[1], at[2], at[3]))).as(item.element()).isLessThan(1.7);
+            assertThat(Painted.difference(ours.getSubimage(at[0], at[1], at[2], at[3]), theirs.getSubimage(at[0], at[1], at[2], at[3])))
+                    .as(item.element()).isLessThan(1.7);
         }
     }
 
-    /** Rims inside, centred, outside, solid, dashed and dotted, with every join, around forms with points and holes, half opaque: librsvg paints what we paint. */
+    /**
+     * Rims inside, centred, outside, solid, dashed and dotted, with every join, around forms with points and holes, half opaque: librsvg
+     * paints what we paint.
+     */
     @Test
     void rimsAreDrawnAsAnIndependentRendererDrawsThem(@TempDir File folder) throws Exception {
         Sheet now = new ShelvePictures(List.of(PICTURE)).apply(Sheet.empty("Rims", Unit.MM, 120, 80, 254));
-        now = apply(now, "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':3,'columns':3,'gapAcross':8,'gapDown':8},'margins':{'top':6,'right':6,'bottom':6,'left':6}}");
-        List<String> forms = List.of("'star','points':5,'inner':0.4,'rounding':0", "'ring','inner':0.5", "'rectangle','topLeft':4,'topRight':0,'bottomRight':2,'bottomLeft':0");
+        now = apply(now, "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':3,'columns':3,'gapAcross':8,"
+                + "'gapDown':8},'margins':{'top':6,'right':6,'bottom':6,'left':6}}");
+        List<String> forms = List.of("'star','points':5,'inner':0.4,'rounding':0", "'ring','inner':0.5",
+                "'rectangle','topLeft':4,'topRight':0,'bottomRight':2,'bottomLeft':0");
         for (int i = 0; i < 9; i++) {
             String panel = "'panels':['p" + (i + 1) + "']";
             now = apply(now, "{'kind':'set-outline'," + panel + ",'outline':{'kind':" + forms.get(i % 3) + "}}");
-            now = apply(now, "{'kind':'set-finish'," + panel + ",'width':'" + (1 + i % 2) + " mm','colour':'#B3261E','side':'" + Rim.Side.values()[i / 3].label() + "','dash':'"
-                    + Rim.Dash.values()[(i + i / 3) % 3].label() + "','join':'" + Rim.Join.values()[i % 3].label() + "','opacity':'" + (100 - 8 * i) + "'}");
+            now = apply(now, "{'kind':'set-finish'," + panel + ",'width':'" + (1 + i % 2) + " mm','colour':'#B3261E','side':'"
+                    + Rim.Side.values()[i / 3].label() + "','dash':'"
+                    + Rim.Dash.values()[(i + i / 3) % 3].label() + "','join':'" + Rim.Join.values()[i % 3].label() + "','opacity':'"
+                            + (100 - 8 * i) + "'}");
             if (i != 4) now = apply(now, "{'kind':'fill'," + panel + ",'picture':'" + PICTURE.id() + "'}");
         }
         now = apply(now, "{'kind':'turn-panels','panels':['p5'],'by':20}");
@@ -148,32 +167,42 @@ class RenderingTest {
         for (Panel panel : now.panels()) {
             Box box = panel.boundsOnSheet().grown(2);
             int[] at = {(int) (box.x() * 10), (int) (box.y() * 10), (int) (box.width() * 10), (int) (box.height() * 10)};
-            assertThat(Painted.difference(ours.getSubimage(at[0], at[1], at[2], at[3]), theirs.getSubimage(at[0], at[1], at[2], at[3]))).as(panel.id()).isLessThan(1.7);
+            assertThat(Painted.difference(ours.getSubimage(at[0], at[1], at[2], at[3]), theirs.getSubimage(at[0], at[1], at[2], at[3])))
+                    .as(panel.id()).isLessThan(1.7);
         }
     }
 
-    /** Nine slices put back together are the picture, pixel for pixel: 90 by 60 mm at 254 ppi are its 900 by 600 px, and nothing is resampled. */
+    /**
+     * Nine slices put back together are the picture, pixel for pixel: 90 by 60 mm at 254 ppi are its 900 by 600 px, and nothing is
+     * resampled.
+     */
     @Test
     void slicesPutTogetherAreThePicture() {
         Sheet now = new ShelvePictures(List.of(PICTURE)).apply(Sheet.empty("Whole", Unit.MM, 90, 60, 254));
-        now = apply(now, "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':3,'columns':3,'gapAcross':0,'gapDown':0},'margins':{'top':0,'right':0,'bottom':0,'left':0}}");
+        now = apply(now, "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':3,'columns':3,'gapAcross':0,"
+                + "'gapDown':0},'margins':{'top':0,'right':0,'bottom':0,'left':0}}");
         String all = now.panels().stream().map(p -> "'" + p.id() + "'").collect(Collectors.joining(","));
         now = apply(now, "{'kind':'make-vista','panels':[" + all + "],'picture':'" + PICTURE.id() + "'}");
         BufferedImage page = RasterPainter.paint(Scene.of(now), 254, true, SOURCE);
         int most = 0;
         for (int y = 0; y < 600; y++) {
             for (int x = 0; x < 900; x++) {
-                for (int shift = 0; shift < 24; shift += 8) most = Math.max(most, Math.abs((page.getRGB(x, y) >> shift & 255) - (PAINTED.getRGB(x, y) >> shift & 255)));
+                for (int shift = 0; shift < 24; shift += 8)
+                    most = Math.max(most, Math.abs((page.getRGB(x, y) >> shift & 255) - (PAINTED.getRGB(x, y) >> shift & 255)));
             }
         }
         assertThat(most).isZero();
     }
 
-    /** The middle slice of a picture split three by three with gaps is the crop that libvips makes: to the last bit at full size, closely at half. */
+    /**
+     * The middle slice of a picture split three by three with gaps is the crop that libvips makes: to the last bit at full size, closely at
+     * half.
+     */
     @Test
     void aSliceIsTheCropThatAnotherLibraryMakes(@TempDir File folder) throws Exception {
         Sheet now = new ShelvePictures(List.of(PICTURE)).apply(Sheet.empty("Crop", Unit.MM, 90, 60, 254).withMargins(Margins.all(0)));
-        now = apply(now, "{'kind':'split-picture','picture':'" + PICTURE.id() + "','whole':true,'pattern':{'kind':'even-grid','rows':3,'columns':3,'gapAcross':0.6,'gapDown':0.6}}");
+        now = apply(now, "{'kind':'split-picture','picture':'" + PICTURE.id()
+                + "','whole':true,'pattern':{'kind':'even-grid','rows':3,'columns':3,'gapAcross':0.6,'gapDown':0.6}}");
         ImageIO.write(PAINTED, "png", new File(folder, "tide.png"));
         Painted.run(folder, "vips", "crop", "tide.png", "crop.png", "302", "202", "296", "196");
         Painted.run(folder, "vips", "resize", "tide.png", "half.png", "0.5");

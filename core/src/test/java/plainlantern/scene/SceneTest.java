@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.stream.IntStream;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
 import org.w3c.dom.Document;
@@ -13,16 +14,14 @@ import org.w3c.dom.Element;
 import plainlantern.Chance;
 import plainlantern.Sheets;
 import plainlantern.Tried;
-import plainlantern.editing.ShelvePictures;
+import plainlantern.asking.Unit;
+import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.fitting.Coverage;
 import plainlantern.fitting.PanelState;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Unit;
 import plainlantern.rendering.BoardPainter;
 import plainlantern.rendering.SvgPainter;
-import plainlantern.scene.Scene.PictureLayer;
-import plainlantern.sheet.Content;
-import plainlantern.sheet.Panel;
+import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.sheet.Paper;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
@@ -44,9 +43,10 @@ class SceneTest {
     @Test
     void pixelsAreResolvedToTheSheet() {
         Sheet sheet = Sheets.after(new ShelvePictures(List.of(Sheets.DAWN)).apply(Sheet.empty("s", Unit.MM, 100, 100, 300)),
-                "{'kind':'add-panel','outline':{'kind':'ellipse'}}", "{'kind':'seat-panels','panels':['p1'],'left':10,'top':20,'width':30,'height':20}",
+                "{'kind':'add-panel','outline':{'kind':'ellipse'}}",
+                        "{'kind':'seat-panels','panels':['p1'],'left':10,'top':20,'width':30,'height':20}",
                 "{'kind':'fill','panels':['p1'],'picture':'" + Sheets.DAWN.id() + "'}");
-        PictureLayer item = (PictureLayer) Scene.of(sheet).items().get(0).layers().get(0);
+        PaintedPicture item = (PaintedPicture) Scene.of(sheet).items().get(0).layers().get(0);
         assertThat(item.covers()).isTrue();
         Point middle = item.pixelsToSheet().apply(new Point(3000, 2000));
         assertThat(middle.x()).isCloseTo(25, within(1e-9));
@@ -58,28 +58,34 @@ class SceneTest {
     @Tried(60)
     void svgIsWellFormedAndInOrder(Chance chance) {
         Sheet sheet = Sheets.any(chance);
-        Element svg = parsed(SvgPainter.document(Scene.of(sheet.withPaper(new Paper.None())), layer -> "p?a=1&amp;b=" + layer.picture()));
+        Element svg = parsed(SvgPainter.document(Scene.of(sheet.withPaper(new Paper.None())), layer -> "p?a=1&amp;b="
+                + layer.treated().picture()));
         var images = svg.getElementsByTagName("image");
-        List<Panel> shown = sheet.panels().stream().filter(p -> !p.hidden() && Scene.paints(p)).toList();
-        List<Content.OwnPicture> pictures = shown.stream().flatMap(p -> p.content().stream()).filter(Content.OwnPicture.class::isInstance).map(Content.OwnPicture.class::cast).toList();
+        List<plainlantern.sheet.Element> shown = sheet.elements().stream().filter(e -> !e.hidden() && e.paints()).toList();
+        List<String> pictures = shown.stream().flatMap(e -> e.holder().stream()).flatMap(h -> h.pictures().stream())
+                .map(sheet::pictureOf).toList();
         assertThat(images.getLength()).isEqualTo(pictures.size());
-        for (int i = 0; i < pictures.size(); i++) assertThat(((Element) images.item(i)).getAttribute("data-picture")).isEqualTo(pictures.get(i).picture());
-        assertThat(svg.getElementsByTagName("clipPath").getLength()).isEqualTo(shown.size());
+        for (int i = 0; i < pictures.size(); i++)
+            assertThat(((Element) images.item(i)).getAttribute("data-picture")).isEqualTo(pictures.get(i));
+        assertThat(IntStream.range(0, svg.getElementsByTagName("clipPath").getLength())
+                .mapToObj(i -> ((Element) svg.getElementsByTagName("clipPath").item(i)).getAttribute("id"))
+                .filter(id -> id.startsWith("clip-"))).hasSize(shown.size());
     }
 
     /** The numbers that a gesture gets are those of the core, whatever signs a panel's name holds. */
     @Tried(60)
     void theBoardCarriesTheCoresNumbers(Chance chance) {
         Sheet sheet = Sheets.any(chance);
-        for (Panel panel : sheet.panels()) {
-            Panel odd = panel.named(panel.name().replaceAll("\\p{Cntrl}", "") + " <\"&'>");
-            Sheet with = sheet.with(List.of(odd), sheet.lastId());
+        for (plainlantern.sheet.Element panel : sheet.elements()) {
+            plainlantern.sheet.Element odd = panel.named(panel.name().replaceAll("\\p{Cntrl}", "") + " <\"&'>");
+            Sheet with = sheet.with(List.of(odd));
             Element group = parsed(BoardPainter.panel(with, odd, id -> "x"));
             JsonNode numbers = SheetJson.MAPPER.readTree(group.getAttribute("data-panel"));
             assertThat(numbers.path("name").asString("")).isEqualTo(odd.name());
             assertThat(numbers.path("bounds").path(2).asDouble(0)).isEqualTo(odd.boundsOnSheet().right());
             assertThat(group.getAttribute("class")).contains(PanelState.of(with, odd).label());
-            PanelState.coverage(with, odd).ifPresent(c -> sameSlack(numbers.path("pictures").path(numbers.path("front").asString("")), c));
+            odd.holder().flatMap(h -> PanelState.coverage(with, h))
+                    .ifPresent(c -> sameSlack(numbers.path("pictures").path(numbers.path("front").asString("")), c));
         }
     }
 

@@ -68,7 +68,8 @@ const upright = (index) => (sheet.guides.filter((line) => line.why === "guide")[
 
 /** The panel under the one that is selected at the pointer, round and round. */
 function below(event, id) {
-  const here = document.elementsFromPoint(event.clientX, event.clientY).map((node) => node.closest?.(".panel")?.dataset.id).filter((one, i, all) => one && all.indexOf(one) === i);
+  const here = document.elementsFromPoint(event.clientX, event.clientY).map((node) => node.closest?.(".panel")?.dataset.id)
+      .filter((one, i, all) => one && all.indexOf(one) === i);
   const at = here.findIndex((one) => sheet.selected.includes(one));
   return here.length ? here[(at + 1) % here.length] : id;
 }
@@ -121,7 +122,8 @@ bench.addEventListener("click", (event) => {
     clearProblems(gap.closest("section"));
     edit({ kind: "space", panels, how: dataset.space, gap: dataset.space.startsWith("middles") ? "" : gap.value }, gap);
   }
-  if (dataset.same) edit({ kind: "same-size", panels, key, width: dataset.same.includes("width"), height: dataset.same.includes("height") });
+  if (dataset.same) edit({ kind: "same-size", panels, key, width: dataset.same.includes("width"),
+      height: dataset.same.includes("height") });
   if ("swapSeats" in dataset) edit({ kind: "swap-seats", one: panels[0], other: panels[1] });
   if ("alike" in dataset) alike();
 });

@@ -144,7 +144,8 @@ const identity = ({ tagName, id, name, dataset: { args, ...data } }) => JSON.str
 
 /** The same field or button in a part drawn anew; none where that part has another set of its kind. */
 function alike(old, part, focused) {
-  const [before, now] = [old, part].map((where) => [...where.querySelectorAll("input, button, select, textarea")].filter((field) => identity(field) === identity(focused)));
+  const [before, now] = [old, part].map((where) => [...where.querySelectorAll("input, button, select, textarea")].filter((field) =>
+      identity(field) === identity(focused)));
   return before.length === now.length ? now[before.indexOf(focused)] : undefined;
 }
 
@@ -158,7 +159,8 @@ const parts = (root) => new Map([...root.querySelectorAll("[data-part]")].map((p
 /** Shows a message at the field it belongs to; false where there is no such field. */
 export function problemAt(where, field, message) {
   const scope = where.closest("form, section, details") || where;
-  const input = where.matches("input") ? where : scope.querySelector(`[name="${field}"], [data-field="${field}"], [data-number="${field}"], [data-margin="${field}"], [data-radius]`);
+  const input = where.matches("input") ? where : scope.querySelector(`[name="${field}"], [data-field="${field}"], `
+      + `[data-number="${field}"], [data-margin="${field}"], [data-radius]`);
   let place = [...scope.querySelectorAll("[data-problem]")].find((e) => e.dataset.problem.split(" ").includes(field));
   if (!place && input) {
     place = input.parentElement.querySelector(".problem") || document.createElement("em");

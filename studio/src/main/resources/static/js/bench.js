@@ -32,7 +32,8 @@ function seating() {
       || false };
 }
 
-const PICTURE = ["move-picture", "centre-picture", "zoom-picture", "turn-picture", "mirror-picture", "cover-again", "hold-covered", "place-focal"];
+const PICTURE = ["move-picture", "centre-picture", "zoom-picture", "turn-picture", "mirror-picture", "cover-again",
+    "hold-covered", "place-focal"];
 
 function target(name) {
   if (name === "back-vista") return {};
@@ -59,7 +60,8 @@ bench.addEventListener("change", (event) => {
     clearProblems(field.closest("[data-part]"));
     const sent = field.value;
     const said = field.type === "checkbox" ? field.checked : sent;
-    edit({ kind: field.dataset.edit, ...target(field.dataset.edit), ...JSON.parse(field.dataset.args || "{}"), [field.dataset.field]: said }, field).then((made) => {
+    edit({ kind: field.dataset.edit, ...target(field.dataset.edit), ...JSON.parse(field.dataset.args || "{}"),
+        [field.dataset.field]: said }, field).then((made) => {
       // What was there already is not drawn anew: it is written as the bench writes it.
       if (made && field.matches("[type=text], input:not([type])") && field.value === sent) field.value = field.defaultValue;
     });
@@ -71,7 +73,8 @@ bench.addEventListener("change", (event) => {
 /** Enter ends a field, except where it presses the button of its form; Escape puts back what stood there. */
 bench.addEventListener("keydown", (event) => {
   const field = event.target;
-  if (event.key === "Enter" && field.matches("input:not([type=checkbox], [type=radio])") && !field.form?.querySelector("button:not([type=button])")) {
+  if (event.key === "Enter" && field.matches("input:not([type=checkbox], [type=radio])")
+      && !field.form?.querySelector("button:not([type=button])")) {
     // What is asked now is not answered by the same key.
     event.preventDefault();
     field.blur();

@@ -28,7 +28,8 @@ export function bring(files, then) {
 
 /** Of a folder only what looks like a picture is brought; what is left out is said. */
 function bringFolder(files) {
-  const pictures = files.filter((file) => PICTURE.test(file.name)).sort((a, b) => a.webkitRelativePath.localeCompare(b.webkitRelativePath, undefined, { numeric: true }));
+  const pictures = files.filter((file) => PICTURE.test(file.name))
+      .sort((a, b) => a.webkitRelativePath.localeCompare(b.webkitRelativePath, undefined, { numeric: true }));
   const others = files.length - pictures.length;
   if (others) say(others === 1 ? "One file is no picture and was left out." : `${others} files are no pictures and were left out.`);
   bring(pictures);
@@ -46,7 +47,8 @@ export async function dropped(transfer) {
       return;
     }
     const reader = entry.createReader();
-    for (let some; (some = await new Promise((resolve, reject) => reader.readEntries(resolve, reject))).length;) for (const one of some) await open(one);
+    for (let some; (some = await new Promise((resolve, reject) => reader.readEntries(resolve, reject))).length;)
+      for (const one of some) await open(one);
   };
   for (const entry of entries) await open(entry);
   return files;
@@ -54,7 +56,8 @@ export async function dropped(transfer) {
 
 function show() {
   line.hidden = queue.done === queue.count;
-  words.textContent = queue.count === 1 ? [...queue.running.keys()].map((file) => file.name).join() : `${Math.min(queue.done + 1, queue.count)} of ${queue.count} pictures`;
+  words.textContent = queue.count === 1 ? [...queue.running.keys()].map((file) => file.name).join()
+      : `${Math.min(queue.done + 1, queue.count)} of ${queue.count} pictures`;
   bar.max = queue.count;
   bar.value = queue.done + [...queue.running.values()].reduce((sum, share) => sum + share * 0.8, 0);
 }
@@ -75,14 +78,16 @@ async function finish() {
   const before = new Set([...document.querySelectorAll(".shelf-picture")].map((node) => node.dataset.picture));
   const fresh = new Map(arrived.map(({ picture }) => [picture.id, picture.name]));
   const twice = arrived.length - [...fresh.keys()].filter((id) => !before.has(id)).length;
-  if (await shelve(Object.fromEntries(fresh)) && twice) say(twice === 1 ? "One of them was on the shelf already." : `${twice} of them were on the shelf already.`);
+  if (await shelve(Object.fromEntries(fresh)) && twice)
+    say(twice === 1 ? "One of them was on the shelf already." : `${twice} of them were on the shelf already.`);
   for (const { then, files } of after) then(arrived.filter(({ file }) => files.includes(file)).map(({ picture }) => picture.id));
 }
 
 async function send({ file, at }) {
   queue.running.set(file, 0);
   try {
-    if (file.size > MOST_BYTES) throw { message: `${file.name} has ${(file.size / 1048576).toFixed(1)} MB; at most 80 MB can be imported.` };
+    const size = (file.size / 1048576).toFixed(1);
+    if (file.size > MOST_BYTES) throw { message: `${file.name} has ${size} MB; at most 80 MB can be imported.` };
     queue.arrived.push({ at, file, picture: await sendPicture(file, (share) => {
       queue.running.set(file, share);
       show();

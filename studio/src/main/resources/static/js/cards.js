@@ -25,7 +25,8 @@ export function drawCards(answer) {
 }
 
 function paper(painted) {
-  chip.innerHTML = painted && `<svg viewBox="0 0 ${sheet.width} ${sheet.height}" preserveAspectRatio="xMidYMid slice" aria-hidden="true">${painted}</svg>`;
+  chip.innerHTML = painted && `<svg viewBox="0 0 ${sheet.width} ${sheet.height}" `
+      + `preserveAspectRatio="xMidYMid slice" aria-hidden="true">${painted}</svg>`;
 }
 
 paper(document.getElementById("ground").innerHTML.trim());

@@ -1,6 +1,6 @@
 // Copies: panels travel between sheets through the browser's own store.
 import { sheet, ids, panel } from "./sheet.js";
-import { askForm, edit, paste as pasted } from "./server.js";
+import { askForm, edit } from "./server.js";
 import { even } from "./view.js";
 import { say } from "./notes.js";
 
@@ -11,7 +11,7 @@ export async function copy() {
   try {
     const { panels, pictures } = await askForm(`/sheets/${sheet.id}/copy`, { panels: sheet.selected });
     localStorage.setItem(STORE, JSON.stringify({ from: sheet.id, times: 0, panels, pictures }));
-    say(panels.length === 1 ? `Copied ${panels[0].name}.` : `Copied ${panels.length} panels.`);
+    say(panels.length === 1 ? `Copied ${panels[0].basics.name}.` : `Copied ${panels.length} panels.`);
   } catch (problem) {
     say(problem.message || "That is too much to copy.", { fault: true });
   }
@@ -23,7 +23,7 @@ export async function paste() {
   if (!text) return say("Nothing was copied yet.");
   const { from, times, panels, pictures } = JSON.parse(text);
   const aside = from === sheet.id ? even(Math.min(sheet.width, sheet.height) / 40) * (times + 1) : 0;
-  if (await pasted({ kind: "paste", panels, pictures, dx: aside, dy: aside })) {
+  if (await edit({ kind: "paste", panels, pictures, dx: aside, dy: aside })) {
     localStorage.setItem(STORE, JSON.stringify({ from, times: times + 1, panels, pictures }));
   }
 }

@@ -35,7 +35,8 @@ async function look() {
 
 function loss({ panel: id, cut }) {
   const { x, y } = panel(id).seat.centre;
-  return svg("text", { class: "loss", x, y, "font-size": 12 / view.scale, "stroke-width": 3.5 / view.scale, "text-anchor": "middle", "dominant-baseline": "middle" }, cut);
+  return svg("text", { class: "loss", x, y, "font-size": 12 / view.scale, "stroke-width": 3.5 / view.scale, "text-anchor": "middle",
+      "dominant-baseline": "middle" }, cut);
 }
 
 function say(deal) {

@@ -158,7 +158,8 @@ onBench("#delivery-list", (at) => {
   at.addEventListener("click", async ({ target }) => {
     const deed = target.closest("[data-deed]")?.dataset.deed;
     if (!deed) return;
-    await ask(`/deliveries/${target.closest("li").dataset.delivery}/${deed}`, { method: "POST" }).catch((problem) => say(problem.message, { fault: true }));
+    await ask(`/deliveries/${target.closest("li").dataset.delivery}/${deed}`, { method: "POST" })
+        .catch((problem) => say(problem.message, { fault: true }));
     list();
   });
 });
@@ -195,7 +196,8 @@ onBench("#delivery-sets", async (at) => {
       show(await ask("/delivery-sets", { method: "POST", body: data }));
       keep.reset();
     } catch (problem) {
-      if (!problemAt(keep, problem.field, problem.message) || problem.field !== "name") problemAt(by("deliver"), problem.field, problem.message);
+      if (!problemAt(keep, problem.field, problem.message) || problem.field !== "name")
+        problemAt(by("deliver"), problem.field, problem.message);
     }
   });
   show(await ask("/delivery-sets"));

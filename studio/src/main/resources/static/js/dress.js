@@ -38,11 +38,15 @@ export function remove() {
 
 /** What is drawn of a panel's shadow, behind it or inside. */
 function shade(id, which) {
-  const all = [...group(id).querySelectorAll(which === "inner" ? '.layers path.shade, filter[id^="inner-"] feOffset' : 'path.shade, image.shade, filter[id^="shade-"] feOffset')];
+  const all = [...group(id).querySelectorAll(which === "inner" ? '.layers path.shade, filter[id^="inner-"] feOffset'
+      : 'path.shade, image.shade, filter[id^="shade-"] feOffset')];
   return (which === "inner" ? all : all.filter((one) => !one.closest(".layers"))).at(-1);
 }
 
-/** Drags a shadow of the selection, {@code which} is "shadow" or "inner": away from the middle it falls farther, around it elsewhere. With Shift in steps of 15 degrees. */
+/**
+ * Drags a shadow of the selection, {@code which} is "shadow" or "inner": away from the middle it falls farther, around it elsewhere. With
+ * Shift in steps of 15 degrees.
+ */
 function cast(which) {
   const chosen = sheet.selected.filter((id) => panel(id)[which]);
   const { seat, [which]: shadow } = panel(chosen[0]);
@@ -84,16 +88,19 @@ function cast(which) {
   };
 }
 
-const offset = ({ distance, direction }) => ({ x: Math.sin(direction * Math.PI / 180) * distance, y: -Math.cos(direction * Math.PI / 180) * distance });
+const offset = ({ distance, direction }) => ({ x: Math.sin(direction * Math.PI / 180) * distance,
+    y: -Math.cos(direction * Math.PI / 180) * distance });
 
 bench.addEventListener("click", (event) => {
   const button = event.target.closest("[data-copy-finish]");
   if (!button) return;
   const part = document.getElementById("finish-part").value;
-  edit({ kind: "copy-finish", from: button.closest("section").dataset.from, to: button.dataset.copyFinish, panels: sheet.selected, parts: part ? [part] : [] }, button);
+  edit({ kind: "copy-finish", from: button.closest("section").dataset.from, to: button.dataset.copyFinish, panels: sheet.selected,
+      parts: part ? [part] : [] }, button);
 });
 
-onBench("[data-follow]", (list) => list.addEventListener("change", () => edit({ kind: "follow-finish", panels: sheet.selected, finish: list.value || null }, list)));
+onBench("[data-follow]", (list) => list.addEventListener("change",
+    () => edit({ kind: "follow-finish", panels: sheet.selected, finish: list.value || null }, list)));
 onBench("#keep-finish", (form) => form.addEventListener("submit", (event) => {
   event.preventDefault();
   clearProblems(form);
@@ -118,7 +125,8 @@ async function read() {
   const button = place.querySelector("button");
   place.className = reading.enough ? "verdict" : "verdict soft";
   place.querySelector("p").textContent = reading.enough ? `Contrast ${reading.ratio} : 1. It can be read well everywhere.`
-    : reading.opacity === null ? `Contrast ${reading.ratio} : 1 at its worst spot; text needs 4.5. No plate is enough: choose another colour for the words.`
+    : reading.opacity === null ? `Contrast ${reading.ratio} : 1 at its worst spot; text needs 4.5. `
+      + "No plate is enough: choose another colour for the words."
       : `Contrast ${reading.ratio} : 1 at its worst spot; text needs 4.5. A plate of ${Math.round(reading.opacity * 100)} % is enough.`;
   button.hidden = reading.enough || reading.opacity === null;
   button.onclick = () => edit({ kind: "set-plate", panels: [place.dataset.panel], colour: reading.colour, opacity: reading.opacity });

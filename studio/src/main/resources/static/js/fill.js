@@ -49,7 +49,8 @@ export function press(event) {
 
 const panelAt = (event) => document.elementFromPoint(event.clientX, event.clientY)?.closest?.(".panel")?.dataset.id;
 
-const targets = (chosen) => extra(...chosen.map((id) => svg("path", { class: "target", d: form(id), "vector-effect": "non-scaling-stroke" })));
+const targets = (chosen) => extra(...chosen.map((id) => svg("path",
+    { class: "target", d: form(id), "vector-effect": "non-scaling-stroke" })));
 const target = (id) => targets(id ? [id] : []);
 
 /** Whether a dragged picture goes behind all of the selection: with Alt, as chosen on the bench, or over the gap between its panels. */
@@ -94,7 +95,8 @@ function fill(picture) {
   else if (goes() === "vista") vista(picture);
   else {
     const other = goes() === "same" && sheet.selected.some((id) => differs(panel(id).picture, picture));
-    edit(filling(sheet.selected, picture)).then((made) => made && other && say("It has other proportions: the same frame is covered by its middle."));
+    edit(filling(sheet.selected, picture)).then((made) => made && other
+        && say("It has other proportions: the same frame is covered by its middle."));
   }
 }
 onPicture(fill);
@@ -108,7 +110,8 @@ function differs(shown, picture) {
 function vista(picture) {
   const shown = new Set(sheet.selected.map((id) => panel(id).picture?.vista));
   const [only] = shown;
-  edit(shown.size === 1 && only ? { kind: "replace-vista", vista: only, picture } : { kind: "make-vista", panels: sheet.selected, picture });
+  edit(shown.size === 1 && only ? { kind: "replace-vista", vista: only, picture }
+      : { kind: "make-vista", panels: sheet.selected, picture });
 }
 
 bench.addEventListener("click", (event) => {
@@ -212,7 +215,8 @@ bench.addEventListener("dragend", () => {
 });
 
 /** Whether a drop would be on the sheet itself: a picture let go there gets a panel of its own. */
-const free = (event) => Boolean(document.elementFromPoint(event.clientX, event.clientY)?.closest("#well")) && ((p) => p.x >= 0 && p.y >= 0 && p.x <= sheet.width && p.y <= sheet.height)(toSheet(place(event)));
+const free = (event) => Boolean(document.elementFromPoint(event.clientX, event.clientY)?.closest("#well"))
+    && ((p) => p.x >= 0 && p.y >= 0 && p.x <= sheet.width && p.y <= sheet.height)(toSheet(place(event)));
 
 const files = (event) => [...(event.dataTransfer?.types || [])].includes("Files");
 
@@ -225,7 +229,8 @@ function over(event) {
   if (carried) look.at(all ? null : id, carried);
   if (files(event)) {
     note.hidden = false;
-    note.textContent = id || all ? "Drop it into the panel" : free(event) ? "Drop it to make a panel of it" : "Drop pictures to put them on the shelf";
+    note.textContent = id || all ? "Drop it into the panel" : free(event) ? "Drop it to make a panel of it"
+        : "Drop pictures to put them on the shelf";
   }
   if (id || all || files(event) || free(event)) {
     event.preventDefault();

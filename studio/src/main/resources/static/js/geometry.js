@@ -63,5 +63,6 @@ export function zoomed(placement, factor, anchor) {
 
 /** The upright box around several [left, top, right, bottom]. */
 export function union(boxes) {
-  return [Math.min(...boxes.map((b) => b[0])), Math.min(...boxes.map((b) => b[1])), Math.max(...boxes.map((b) => b[2])), Math.max(...boxes.map((b) => b[3]))];
+  return [Math.min(...boxes.map((b) => b[0])), Math.min(...boxes.map((b) => b[1])), Math.max(...boxes.map((b) => b[2])),
+      Math.max(...boxes.map((b) => b[3]))];
 }

@@ -17,7 +17,8 @@ import { close as closePattern } from "./pattern.js";
 
 const ARROWS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
 /** Whether keys are typed into it. */
-export const writing = (node) => node.matches?.("input:not([type=range]):not([type=checkbox]):not([type=radio]):not([type=file]):not([type=color]), select, textarea");
+export const writing = (node) =>
+    node.matches?.("input:not([type=range]):not([type=checkbox]):not([type=radio]):not([type=file]):not([type=color]), select, textarea");
 
 /** Whether a field holds words that nobody has sent: undo is about those. */
 const unsent = (node) => writing(node) && !node.matches("select") && node.value !== node.defaultValue;
@@ -58,7 +59,8 @@ const group = (together) => sheet.stage === "arrange" && sheet.selected.length &
 
 const PLAIN = {
   ",": () => step(-1), ".": () => step(1), d: duplicate, Delete: remove, Backspace: remove, "?": help, 0: fit,
-  "+": () => zoomBy(1.25), "=": () => zoomBy(1.25), "-": () => zoomBy(0.8), Escape: () => unload() || clearMarks() || closePattern() || release() || select([]), k: knife, p: () => (held.still = true),
+  "+": () => zoomBy(1.25), "=": () => zoomBy(1.25), "-": () => zoomBy(0.8), Escape: () => unload() || clearMarks() || closePattern()
+      || release() || select([]), k: knife, p: () => (held.still = true),
   l: () => sheet.stage === "fill" && closerKey(), "{": () => raise("bottom"), "}": () => raise("front"), g: () => group(true),
       G: () => group(false), a: arrange.alike,
   c: () => sheet.selected.some((id) => panel(id).picture) && edit({ kind: "cover-again", panels: sheet.selected, ...aim() }),

@@ -15,7 +15,8 @@ onBench("form.words", (form) => {
   form.addEventListener("submit", (event) => event.preventDefault());
   form.addEventListener("change", ({ target }) => {
     clearProblems(form);
-    edit({ kind: "set-words", panels: sheet.selected, layer: Number(form.dataset.at), [target.name]: target.type === "checkbox" ? target.checked : target.value }, form);
+    const value = target.type === "checkbox" ? target.checked : target.value;
+    edit({ kind: target.dataset.kind || "set-words", panels: sheet.selected, layer: Number(form.dataset.at), [target.name]: value }, form);
   });
 });
 
@@ -29,7 +30,8 @@ onBench("form.wash", (form) => {
   const send = (colours) => {
     clearProblems(form);
     const wash = { stops: colours, turn: form.turn.value, round: form.round.checked };
-    edit("at" in form.dataset ? { kind: "set-wash", panels: sheet.selected, layer: Number(form.dataset.at), ...wash } : { kind: "set-paper", paper: { kind: "washed", ...wash } }, form);
+    edit("at" in form.dataset ? { kind: "set-wash", panels: sheet.selected, layer: Number(form.dataset.at), ...wash }
+        : { kind: "set-paper", paper: { kind: "washed", ...wash } }, form);
   };
   form.addEventListener("submit", (event) => event.preventDefault());
   form.addEventListener("change", () => send(stops(form)));

@@ -48,7 +48,8 @@ export function redraw() {
     const d = chosen.map(form).join("");
     parts.push(svg("g", { transform: onSheet() }, ...["casing", "chosen"].map((kind) => svg("path", { d, class: kind, ...thin }))));
     if (sheet.stage === "arrange" && chosen.length) parts.push(...handles(chosen), ...own(chosen));
-    if (sheet.stage === "dress" && chosen.length) parts.push(...(chosen.every((id) => panel(id).role !== undefined) ? handles(chosen) : []), ...castMarks(chosen));
+    if (sheet.stage === "dress" && chosen.length)
+      parts.push(...(chosen.every((id) => panel(id).role !== undefined) ? handles(chosen) : []), ...castMarks(chosen));
   }
   layers.guides.replaceChildren(...(sheet.stage === "arrange" ? [svg("g", { transform: onSheet() }, ...guides())] : []));
   layers.stage.replaceChildren(...parts);
@@ -73,12 +74,15 @@ export function slide(by) {
   tag.style.translate = step;
 }
 
-/** Turns the drawn marks about a place in the well, while panels that reach so many pixels from it are turned; the tag shows {@code words}. */
+/**
+ * Turns the drawn marks about a place in the well, while panels that reach so many pixels from it are turned; the tag shows {@code words}.
+ */
 export function swing(by, about, reach, words) {
   layers.stage.setAttribute("transform", `rotate(${by} ${about.x} ${about.y})`);
   tag.lastElementChild.textContent = words;
   // Clear of the panels, however they are turned.
-  tag.style.transform = `translate(${about.x - tag.offsetWidth / 2}px, ${Math.min(marks.clientHeight - tag.offsetHeight - 6, about.y + reach + 14)}px)`;
+  const down = Math.min(marks.clientHeight - tag.offsetHeight - 6, about.y + reach + 14);
+  tag.style.transform = `translate(${about.x - tag.offsetWidth / 2}px, ${down}px)`;
 }
 
 /** The frame that handles belong to: a single panel's own, or the upright box of several. */
@@ -142,7 +146,8 @@ function castMark(chosen, which) {
   const long = LEVER[which] + distance * view.scale;
   const to = { x: from.x + Math.sin(direction * Math.PI / 180) * long, y: from.y - Math.cos(direction * Math.PI / 180) * long };
   const d = `M${from.x} ${from.y}L${to.x} ${to.y}`;
-  return [svg("path", { class: "cast-casing", d }), svg("path", { class: "cast-line", d }), svg("circle", { class: "cast-foot", cx: from.x, cy: from.y, r: 3 }),
+  return [svg("path", { class: "cast-casing", d }), svg("path", { class: "cast-line", d }),
+      svg("circle", { class: "cast-foot", cx: from.x, cy: from.y, r: 3 }),
     svg("circle", { class: `cast ${which}`, "data-handle": "cast", "data-cast": which, cx: to.x, cy: to.y, r: 7 })];
 }
 
@@ -163,7 +168,8 @@ function own(chosen) {
   const small = Math.min(seat.width, seat.height) * view.scale < SMALL;
   return [...(small ? [] : grips).flatMap((grip) => notch(matrix, seat, grip)), ...corners.map((c, i) => {
     const p = toScreen(apply(matrix, c.x, c.y));
-    return svg("path", { class: "corner", "data-corner": i, d: `M${p.x - 6} ${p.y}L${p.x} ${p.y - 6}L${p.x + 6} ${p.y}L${p.x} ${p.y + 6}Z` });
+    return svg("path", { class: "corner", "data-corner": i,
+        d: `M${p.x - 6} ${p.y}L${p.x} ${p.y - 6}L${p.x + 6} ${p.y}L${p.x} ${p.y + 6}Z` });
   })];
 }
 
@@ -216,7 +222,8 @@ function lit(chosen) {
     const { width, height } = one.picture;
     const box = { width, height, transform: matrixText(matrix), ...thin };
     const href = image(chosen[0]).getAttribute("href");
-    const along = [svg("image", { href, preserveAspectRatio: "none", ...box }), svg("rect", { class: "edge-casing", ...box }), svg("rect", { class: "edge", ...box })];
+    const along = [svg("image", { href, preserveAspectRatio: "none", ...box }), svg("rect", { class: "edge-casing", ...box }),
+        svg("rect", { class: "edge", ...box })];
     onBoard.append(
       svg("clipPath", { id: "beyond" }, svg("path", { d: far + windows, "clip-rule": "evenodd" })),
       svg("g", { ...("mask" in around ? { mask: "url(#around)" } : { "clip-path": "url(#beyond)" }), opacity: 0.36 }, along[0]),
@@ -247,7 +254,8 @@ function outside(id, chosen, far) {
     svg("path", { d: far, fill: "#fff" }), ...chosen.map((one) => svg("path", { d: form(one), fill: "#000", "fill-rule": "evenodd" })));
 }
 
-const aroundPicture = (one, matrix) => [...slack(one, matrix), ...grips(matrix, one.picture.width, one.picture.height), ...focalMark(matrix, one.picture)];
+const aroundPicture = (one, matrix) => [...slack(one, matrix), ...grips(matrix, one.picture.width, one.picture.height),
+    ...focalMark(matrix, one.picture)];
 
 /** At each edge of the lit picture, how far it is beyond what is seen through its panels, along its own axes. */
 function slack({ seat, picture }, matrix) {
@@ -261,7 +269,8 @@ function slack({ seat, picture }, matrix) {
   // Just inside the picture's edge; in the middle of a narrow strip.
   const near = (from, to) => to - Math.sign(to - from) * Math.min(Math.abs(to - from) / 2, 16 / view.scale);
   return [[left - x0, near(left, x0), (top + bottom) / 2], [x1 - right, near(right, x1), (top + bottom) / 2],
-    [top - y0, (left + right) / 2, near(top, y0)], [y1 - bottom, (left + right) / 2, near(bottom, y1)]].filter(([by]) => Math.abs(by) > 0.005).map(([by, x, y]) => {
+    [top - y0, (left + right) / 2, near(top, y0)], [y1 - bottom, (left + right) / 2, near(bottom, y1)]].filter(([by]) =>
+        Math.abs(by) > 0.005).map(([by, x, y]) => {
     const p = at(x, y);
     const seen = { x: Math.max(56, Math.min(marks.clientWidth - 44, p.x)), y: Math.max(30, Math.min(marks.clientHeight - 12, p.y)) };
     const text = svg("text", { class: by < 0 ? "slack lacking" : "slack", x: seen.x, y: seen.y });
@@ -274,8 +283,10 @@ function slack({ seat, picture }, matrix) {
 function focalMark(matrix, { focal, width, height }) {
   if (!focal) return [];
   const p = toScreen(apply(matrix, focal.x * width, focal.y * height));
-  const strokes = [[-1, 0], [1, 0], [0, -1], [0, 1]].map(([x, y]) => `M${p.x + x * 9} ${p.y + y * 9}L${p.x + x * 16} ${p.y + y * 16}`).join("");
-  return ["focal-casing", "focal"].map((name) => svg("path", { class: name, d: `M${p.x - 10} ${p.y}a10 10 0 1 0 20 0a10 10 0 1 0 -20 0${strokes}` }));
+  const strokes = [[-1, 0], [1, 0], [0, -1], [0, 1]].map(([x, y]) => `M${p.x + x * 9} ${p.y + y * 9}L${p.x + x * 16} ${p.y + y * 16}`)
+      .join("");
+  return ["focal-casing", "focal"].map((name) => svg("path",
+      { class: name, d: `M${p.x - 10} ${p.y}a10 10 0 1 0 20 0a10 10 0 1 0 -20 0${strokes}` }));
 }
 
 /** Draws the lit picture's marks at another place while a gesture runs; null goes back to where the server has it. */

@@ -46,7 +46,8 @@ onBench('[data-paper="plain"]', (button) => {
 
 onBench("#palette-take", (button) => button.addEventListener("click", async () => {
   const picture = document.getElementById("palette-from").value;
-  const colours = await ask(`/sheets/${sheet.id}/palette?${new URLSearchParams({ picture })}`).catch((problem) => say(problem.message, { fault: true }));
+  const colours = await ask(`/sheets/${sheet.id}/palette?${new URLSearchParams({ picture })}`)
+      .catch((problem) => say(problem.message, { fault: true }));
   if (colours) edit({ kind: "add-swatches", colours });
 }));
 

@@ -62,16 +62,18 @@ export function close() {
   return true;
 }
 
-function wanted(agreed = false) {
+function wanted() {
   const pattern = { kind: form.dataset.kind };
   for (const field of form.querySelectorAll("[data-number]")) pattern[field.dataset.number] = field.value;
   for (const field of form.querySelectorAll("[data-switch]")) pattern[field.dataset.switch] = field.checked;
-  if (merged) pattern.merged = merged.filter((m) => m.row + m.rows <= Number(pattern.rows) && m.column + m.columns <= Number(pattern.columns));
+  if (merged) pattern.merged = merged.filter((m) => m.row + m.rows <= Number(pattern.rows)
+      && m.column + m.columns <= Number(pattern.columns));
   const where = form.dataset.again === "true" ? "again" : new FormData(form).get("where") || "replace";
   const margins = {};
   for (const field of form.querySelectorAll("[data-margin]")) margins[field.dataset.margin] = field.value;
   const inside = where === "inside" || area;
-  return { kind: "lay-out", pattern, where, panels: sheet.selected, margins: inside || !Object.keys(margins).length ? null : margins, area: where === "inside" ? null : area, agreed };
+  return { kind: "lay-out", pattern, where, panels: sheet.selected, margins: inside || !Object.keys(margins).length ? null
+      : margins, area: where === "inside" ? null : area };
 }
 
 function later() {
@@ -105,10 +107,10 @@ async function show() {
   }
 }
 
-async function lay(agreed = false) {
+async function lay() {
   clearTimeout(timer);
   clearProblems(form);
-  if (await edit(wanted(agreed), form)) {
+  if (await edit(wanted(), form)) {
     close();
     select([]);
   }
@@ -165,14 +167,16 @@ function merge(event, start) {
   return {
     move(_, at) {
       const to = cell(toSheet(at)) || from;
-      block = { row: Math.min(from.row, to.row), column: Math.min(from.column, to.column), rows: Math.abs(from.row - to.row) + 1, columns: Math.abs(from.column - to.column) + 1 };
+      block = { row: Math.min(from.row, to.row), column: Math.min(from.column, to.column), rows: Math.abs(from.row - to.row) + 1,
+          columns: Math.abs(from.column - to.column) + 1 };
       const [left, right] = [lines.across[block.column][0], lines.across[block.column + block.columns - 1][1]];
       const [top, bottom] = [lines.down[block.row][0], lines.down[block.row + block.rows - 1][1]];
       const kept = extra.nodes.filter((node) => !node.classList.contains("merging"));
       extra(...kept, svg("rect", { class: "merging", x: left, y: top, width: right - left, height: bottom - top, ...thin }));
     },
     end() {
-      merged = merged.filter((m) => m.row >= block.row + block.rows || m.row + m.rows <= block.row || m.column >= block.column + block.columns || m.column + m.columns <= block.column);
+      merged = merged.filter((m) => m.row >= block.row + block.rows || m.row + m.rows <= block.row
+          || m.column >= block.column + block.columns || m.column + m.columns <= block.column);
       if (block.rows * block.columns > 1) merged.push(block);
       show();
     },

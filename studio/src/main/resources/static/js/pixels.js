@@ -26,7 +26,8 @@ function paint() {
   document.getElementById("pixels-where").textContent = `${length(spot.x)}, ${length(spot.y)}`;
 }
 image.onload = () => (says.textContent = dialog.querySelector("[name=when]:checked").value === "kept" ? "The last saved version" : "");
-image.onerror = async () => (says.textContent = await ask(image.src).then(() => "This spot could not be painted.", (problem) => problem.message));
+image.onerror = async () => (says.textContent = await ask(image.src)
+    .then(() => "This spot could not be painted.", (problem) => problem.message));
 
 view.addEventListener("pointerdown", (event) => {
   event.preventDefault();
@@ -38,7 +39,8 @@ view.addEventListener("pointerdown", (event) => {
     view.onpointermove = view.onpointerup = null;
     const by = pixel() * devicePixelRatio / zoom();
     const within = (value, most) => Math.max(0, Math.min(most, value));
-    spot = { x: within(from.x - (now.clientX - start.x) * by, sheet.width), y: within(from.y - (now.clientY - start.y) * by, sheet.height) };
+    spot = { x: within(from.x - (now.clientX - start.x) * by, sheet.width),
+        y: within(from.y - (now.clientY - start.y) * by, sheet.height) };
     paint();
   };
 });

@@ -55,5 +55,6 @@ export function hover(at) {
   if (!seam) return extra();
   const d = `M${seam.from.x} ${seam.from.y}L${seam.to.x} ${seam.to.y}`;
   const middle = { x: (seam.from.x + seam.to.x) / 2, y: (seam.from.y + seam.to.y) / 2 };
-  extra(svg("path", { class: "seam-casing", d, ...thin }), svg("path", { class: "seam", d, ...thin }), text(middle, `gap ${length(seam.gap)}`));
+  extra(svg("path", { class: "seam-casing", d, ...thin }), svg("path", { class: "seam", d, ...thin }),
+      text(middle, `gap ${length(seam.gap)}`));
 }

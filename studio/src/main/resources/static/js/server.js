@@ -77,8 +77,6 @@ async function sure(path, body) {
 export const edit = (what, at) => change("edits", { edit: what }, at);
 export const undo = () => change("undo", {});
 export const redo = () => change("redo", {});
-/** Puts copied panels on the sheet. */
-export const paste = (what) => change("paste", { edit: what });
 /** Puts imported pictures, names by id, on the shelf. */
 export const shelve = (pictures) => change("shelf", { pictures });
 
@@ -112,7 +110,7 @@ async function agreed(path, body) {
   } catch (problem) {
     if (problem.status !== 428) throw problem;
     if (!await choose(problem.message, [["yes", "Go on"]])) throw { kept: true };
-    return sure(address(path), { ...body, edit: { ...body.edit, agreed: true }, ...around() });
+    return sure(address(path), { ...body, agreed: true, ...around() });
   }
 }
 

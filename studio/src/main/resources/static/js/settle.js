@@ -49,7 +49,8 @@ function moveWords(start, id) {
       step = inFrame(seat, x, y);
     },
     async end(moved) {
-      if (moved && step) await edit({ kind: "set-words", panels: [id], layer: sheet.layer, across: centre.x + step.x, down: centre.y + step.y });
+      if (moved && step) await edit({ kind: "place-words", panels: [id], layer: sheet.layer, across: centre.x + step.x,
+          down: centre.y + step.y });
       letters.removeAttribute("transform");
     },
     cancel: () => letters.removeAttribute("transform"),

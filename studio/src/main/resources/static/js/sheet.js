@@ -5,7 +5,8 @@ export const sheet = {
   id: dataset.sheet, version: Number(dataset.version), stage: dataset.stage, unit: dataset.unit, ppi: Number(dataset.ppi),
   width: Number(dataset.width), height: Number(dataset.height), selected: [], key: null, layer: -1,
   guides: JSON.parse(document.getElementById("board").dataset.guides),
-  vistas: JSON.parse(document.getElementById("board").dataset.vistas), swatches: JSON.parse(document.getElementById("board").dataset.swatches), whole: sessionStorage.getItem("lantern.whole") !== "no",
+  vistas: JSON.parse(document.getElementById("board").dataset.vistas),
+      swatches: JSON.parse(document.getElementById("board").dataset.swatches), whole: sessionStorage.getItem("lantern.whole") !== "no",
 };
 
 const layer = document.getElementById("panels");
@@ -45,7 +46,8 @@ export function draw(id, svg) {
   // Keep the pixels that are on the screen already: no flash of a coarser preview.
   for (const shown of now?.querySelectorAll("image[data-picture]") || []) {
     const from = shown.getAttribute("href").replace(/[^/]+$/, "");
-    for (const same of next.querySelectorAll(`image[href^="${from}"]`)) if (same.getAttribute("href").lastIndexOf("/") === from.length - 1) same.setAttribute("href", shown.getAttribute("href"));
+    for (const same of next.querySelectorAll(`image[href^="${from}"]`))
+      if (same.getAttribute("href").lastIndexOf("/") === from.length - 1) same.setAttribute("href", shown.getAttribute("href"));
   }
   if (now) now.replaceWith(next);
   else layer.append(next);

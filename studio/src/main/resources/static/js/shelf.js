@@ -190,8 +190,10 @@ function sample(board, event) {
 /** What the split form asks for. */
 function split(form) {
   const kind = form.kind.value;
-  const fields = [...form.querySelectorAll(`[data-kind="${kind}"] input`)].map((input) => [input.name, input.type === "checkbox" ? input.checked : input.value]);
-  return { kind: "split-picture", picture: closer.querySelector(".closer").dataset.picture, whole: form.whole.value === "true", pattern: { kind, ...Object.fromEntries(fields) } };
+  const fields = [...form.querySelectorAll(`[data-kind="${kind}"] input`)].map((input) => [input.name, input.type === "checkbox"
+      ? input.checked : input.value]);
+  return { kind: "split-picture", picture: closer.querySelector(".closer").dataset.picture, whole: form.whole.value === "true",
+      pattern: { kind, ...Object.fromEntries(fields) } };
 }
 
 async function saySplit(form) {
@@ -208,14 +210,16 @@ async function saySplit(form) {
 }
 
 closer.addEventListener("input", (event) => event.target.form?.id === "split" && saySplit(event.target.form));
-closer.addEventListener("toggle", (event) => event.target.open && event.target.querySelector("#split") && saySplit(event.target.querySelector("#split")), true);
+closer.addEventListener("toggle", (event) => event.target.open && event.target.querySelector("#split")
+    && saySplit(event.target.querySelector("#split")), true);
 closer.addEventListener("submit", async (event) => {
   const { picture } = closer.querySelector(".closer")?.dataset || {};
   if (event.target.id === "clear") {
     event.preventDefault();
     clearProblems(event.target);
     const { colour, tolerance, softness } = event.target;
-    if (await edit({ kind: "clear-background", picture, colour: colour.value, tolerance: tolerance.value, softness: softness.value }, event.target)) look(picture);
+    if (await edit({ kind: "clear-background", picture, colour: colour.value, tolerance: tolerance.value, softness: softness.value },
+        event.target)) look(picture);
   }
   if (event.target.id !== "split") return;
   event.preventDefault();

@@ -24,7 +24,8 @@ export function catcher(moving) {
     },
     /** Where a side at {@code at} mm along the axis is caught, with its marks. */
     side(axis, at, box, free) {
-      const found = free ? null : best(snaps.lines.filter((l) => l.axis === axis && l.catches !== "MIDDLE").map((line) => ({ off: line.at - at, line })));
+      const found = free ? null : best(snaps.lines.filter((l) => l.axis === axis && l.catches !== "MIDDLE")
+          .map((line) => ({ off: line.at - at, line })));
       return found ? { at: found.line.at, marks: reason({ line: found.line }, box) } : { at, marks: [] };
     },
     /** The spot nearest to {@code p} that a line across, a line down or both catch. */
@@ -36,7 +37,8 @@ export function catcher(moving) {
   };
 }
 
-const best = (found) => found.filter((f) => Math.abs(f.off) <= REACH / view.scale).sort((a, b) => Math.abs(a.off) - Math.abs(b.off))[0] || null;
+const best = (found) => found.filter((f) => Math.abs(f.off) <= REACH / view.scale).sort((a, b) => Math.abs(a.off) - Math.abs(b.off))[0]
+    || null;
 
 function nearest(snaps, axis, box, by, other) {
   const i = axis === "across" ? 0 : 1;
@@ -84,7 +86,8 @@ const stroke = (d) => ["catch-casing", "catch"].map((name) => svg("path", { clas
 /** A label in the size of the screen's text, whatever the zoom. */
 export function text(at, words) {
   const right = toScreen(at).x > document.getElementById("well").clientWidth - 160;
-  const node = svg("text", { class: "catch-text", x: at.x + (right ? -4 : 4) / view.scale, y: at.y - 4 / view.scale, "text-anchor": right ? "end" : "start",
+  const node = svg("text", { class: "catch-text", x: at.x + (right ? -4 : 4) / view.scale, y: at.y - 4 / view.scale, "text-anchor": right
+      ? "end" : "start",
     "font-size": 11 / view.scale, "stroke-width": 3 / view.scale });
   node.textContent = words;
   return node;

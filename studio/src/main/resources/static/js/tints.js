@@ -78,7 +78,8 @@ function pick() {
   hold({ name: "picker", cursor: "crosshair", anywhere: true, press(_, at) {
     const { x, y } = toSheet(at);
     release();
-    ask(`/sheets/${sheet.id}/colour?${new URLSearchParams({ x, y })}`).then((colour) => choose(colour)).catch((problem) => say(problem.message, { fault: true }));
+    ask(`/sheets/${sheet.id}/colour?${new URLSearchParams({ x, y })}`).then((colour) => choose(colour))
+        .catch((problem) => say(problem.message, { fault: true }));
     return null;
   } });
 }

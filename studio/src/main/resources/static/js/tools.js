@@ -4,7 +4,10 @@ import { extra } from "./marks.js";
 
 const well = document.getElementById("well");
 
-/** The tool that is held; its name is empty when none is. One that works {@code anywhere} has every press, whatever is there and in any stage. */
+/**
+ * The tool that is held; its name is empty when none is. One that works {@code anywhere} has every press, whatever is there and in any
+ * stage.
+ */
 export const tool = { name: "", press: null, anywhere: false };
 
 export function hold(next) {

@@ -115,7 +115,8 @@ function sharper(image) {
 
 function rulers() {
   const per = perUnit() * view.scale;
-  const step = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000].map((n) => (sheet.unit === "in" || sheet.unit === "cm" ? n / 10 : n)).find((n) => n * per >= 46) || 10000;
+  const step = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000].map((n) => (sheet.unit === "in" || sheet.unit === "cm" ? n / 10 : n))
+      .find((n) => n * per >= 46) || 10000;
   ruler(document.getElementById("ruler-top"), true, step, per);
   ruler(document.getElementById("ruler-left"), false, step, per);
 }

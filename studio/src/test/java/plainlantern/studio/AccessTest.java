@@ -23,8 +23,8 @@ import org.springframework.test.web.servlet.setup.MockMvcBuilders;
 import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.context.WebApplicationContext;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
-import plainlantern.editing.ShelvePictures;
-import plainlantern.geometry.Unit;
+import plainlantern.asking.Unit;
+import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 
@@ -41,7 +41,8 @@ class AccessTest extends StudioTest {
     void own() {
         web = MockMvcBuilders.webAppContextSetup(context).apply(springSecurity()).build();
         picture = pictures.add(member.id(), "tide.jpg", jpeg(64, 48, 200));
-        sheet = sheets.add(member.id(), new ShelvePictures(List.of(picture)).apply(Sheet.empty("Mine", Unit.MM, 100, 100, 96)), "New sheet");
+        sheet = sheets.add(member.id(), new ShelvePictures(List.of(picture)).apply(Sheet.empty("Mine", Unit.MM, 100, 100, 96)),
+                "New sheet");
     }
 
     /** One request for each route that names a sheet or a picture; whoever adds a route adds it here without doing anything. */
@@ -51,12 +52,15 @@ class AccessTest extends StudioTest {
             for (String pattern : info.getPatternValues()) {
                 if (!pattern.contains("{")) continue;
                 String path = pattern.replace("{id}", sheet.toString()).replace("{sha}", picture.id()).replace("{level}", "small")
-                        .replace("{kind}", "even-grid").replace("{clear}", "without-ffffff-100-80").replace("{keep}", sheet.toString())
+                        .replace("{kind}", "even-grid").replace("{treatment}", "without-ffffff-100-80").replace("{keep}", sheet.toString())
                         .replace("{delivery}", sheet.toString()).replace("{set}", sheet.toString()).replace("{bundle}", sheet.toString());
                 for (RequestMethod verb : info.getMethodsCondition().getMethods()) {
                     requests.add(request(HttpMethod.valueOf(verb.name()), path).param("version", "0").param("stage", "arrange")
-                            .param("ppi", "96").param("format", "png").param("name", "Stolen").param("panels", "p1").param("panel", "p1").param("picture", picture.id()).param("x", "1").param("y", "1").param("across", "9").param("down", "9").contentType(MediaType.APPLICATION_JSON)
-                            .content("{\"edit\":{\"kind\":\"rename-sheet\",\"name\":\"Stolen\"},\"stage\":\"arrange\",\"selected\":[],\"version\":0,"
+                            .param("ppi", "96").param("format", "png").param("name", "Stolen").param("panels", "p1").param("panel", "p1")
+                                    .param("picture", picture.id()).param("x", "1").param("y", "1").param("across", "9").param("down", "9")
+                                    .contentType(MediaType.APPLICATION_JSON)
+                            .content("{\"edit\":{\"kind\":\"rename-sheet\",\"name\":\"Stolen\"},\"stage\":\"arrange\",\"selected\":[],"
+                                    + "\"version\":0,"
                                     + "\"pictures\":{\"" + picture.id() + "\":\"x\"}}"));
                 }
             }
@@ -96,7 +100,8 @@ class AccessTest extends StudioTest {
     void nobodyCanShelveAPictureByItsId() throws Exception {
         var thief = newMember();
         UUID own = sheets.add(thief.id(), Sheet.empty("Own", Unit.MM, 100, 100, 96), "New sheet");
-        String shelve = "{\"edit\":{\"kind\":\"shelve\",\"pictures\":[{\"id\":\"" + picture.id() + "\",\"name\":\"x\",\"width\":64,\"height\":48}]},"
+        String shelve = "{\"edit\":{\"kind\":\"shelve\",\"pictures\":[{\"id\":\"" + picture.id()
+                + "\",\"name\":\"x\",\"width\":64,\"height\":48}]},"
                 + "\"stage\":\"fill\",\"selected\":[],\"version\":1}";
         web.perform(post("/sheets/" + own + "/edits").with(signedIn(thief)).with(csrf())
                 .contentType(MediaType.APPLICATION_JSON).content(shelve))

@@ -57,10 +57,12 @@ class AccountBrowserTest extends Browsed {
         page.locator("[title=Delete]").click();
         page.getByText("Deleted sheets").click();
         assertThat(page.locator(".sheet-card.away")).containsText("Open day");
+        ready();
         page.locator(".away .btn-plain").click();
         assertThat(page.locator(".sheet-name input")).hasValue("Open day");
         page.locator("[title=Delete]").click();
         page.navigate(address("/sheets?deleted"));
+        ready();
         page.onDialog(question -> {
             assertThat(question.message()).contains("Delete “Open day” for good?");
             question.accept();

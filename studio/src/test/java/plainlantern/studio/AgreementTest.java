@@ -40,10 +40,9 @@ import plainlantern.rendering.BoardPainter;
 import plainlantern.rendering.Delivery;
 import plainlantern.rendering.Format;
 import plainlantern.rendering.RasterPainter;
+import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.scene.Scene;
-import plainlantern.scene.Scene.PictureLayer;
 import plainlantern.sheet.Blend;
-import plainlantern.sheet.Panel;
 import plainlantern.sheet.Sheet;
 import plainlantern.studio.demo.DemoSamples;
 
@@ -97,7 +96,8 @@ class AgreementTest {
                 double off = 0;
                 for (int y = row * SQUARE; y < (row + 1) * SQUARE; y++) {
                     for (int x = column * SQUARE; x < (column + 1) * SQUARE; x++) {
-                        for (int shift = 0; shift < 24; shift += 8) off += Math.abs((meant.getRGB(x, y) >> shift & 255) - (painted.getRGB(x, y) >> shift & 255));
+                        for (int shift = 0; shift < 24; shift += 8)
+                            off += Math.abs((meant.getRGB(x, y) >> shift & 255) - (painted.getRGB(x, y) >> shift & 255));
                     }
                 }
                 sum += off;
@@ -120,14 +120,17 @@ class AgreementTest {
         for (Scene.Item item : scene.items()) {
             stroke(g, item.clip(), 3 * px);
             item.rim().ifPresent(rim -> stroke(g, rim.path(), (float) rim.width() + 3 * px));
-            for (Scene.Layer layer : item.layers()) if (layer instanceof Scene.LettersLayer letters) stroke(g, letters.outlines(), 3 * px);
+            for (Scene.Layer layer : item.layers())
+                if (layer instanceof Scene.PaintedLetters letters) stroke(g, letters.outlines(), 3 * px);
         }
-        List<Scene.Item> cutouts = scene.items().stream().filter(i -> i.layers().stream().anyMatch(l -> l instanceof PictureLayer p && p.foot().isPresent())).map(Scene.Item::unshaded).toList();
+        List<Scene.Item> cutouts = scene.items().stream().filter(i -> i.pictures().stream().anyMatch(p -> p.pixels().foot().isPresent()))
+                .map(Scene.Item::unshaded).toList();
         BufferedImage cut = RasterPainter.paint(new Scene(scene.width(), scene.height(), Optional.empty(), cutouts), ppi, false, PICTURES);
         int across = width / SQUARE;
         boolean[] edges = new boolean[across * (height / SQUARE)];
         for (int y = 0; y < height / SQUARE * SQUARE; y++) {
-            for (int x = 0; x < across * SQUARE; x++) if ((drawn.getRGB(x, y) & 255) > 0 || (cut.getRGB(x, y) >>> 24) % 255 > 0) edges[y / SQUARE * across + x / SQUARE] = true;
+            for (int x = 0; x < across * SQUARE; x++)
+                if ((drawn.getRGB(x, y) & 255) > 0 || (cut.getRGB(x, y) >>> 24) % 255 > 0) edges[y / SQUARE * across + x / SQUARE] = true;
         }
         return edges;
     }
@@ -145,19 +148,22 @@ class AgreementTest {
 
     /** The board's own drawing, without what is there to be grabbed. */
     private static BufferedImage board(Sheet sheet, int width, int height) {
-        Function<PictureLayer, String> href = layer -> "http://pictures.test/" + layer.picture();
+        Function<PaintedPicture, String> href = layer -> "http://pictures.test/" + layer.treated().picture();
         StringBuilder svg = new StringBuilder("<body style='margin:0'><style>.form, .bare-area { display: none }");
-        for (Blend blend : Blend.values()) svg.append(".blend-").append(blend.css()).append("{mix-blend-mode:").append(blend.css()).append('}');
-        svg.append(".layers{isolation:isolate}</style><svg width='").append(width).append("' height='").append(height).append("' viewBox='0 0 ").append(sheet.width()).append(' ').append(sheet.height())
+        for (Blend blend : Blend.values())
+            svg.append(".blend-").append(blend.css()).append("{mix-blend-mode:").append(blend.css()).append('}');
+        svg.append(".layers{isolation:isolate}</style><svg width='").append(width).append("' height='").append(height)
+                .append("' viewBox='0 0 ").append(sheet.width()).append(' ').append(sheet.height())
                 .append("' preserveAspectRatio='none' style='display:block;isolation:isolate'>").append(BoardPainter.paper(sheet, href));
-        for (Panel panel : sheet.panels()) svg.append(BoardPainter.panel(sheet, panel, href));
+        for (var panel : sheet.elements()) svg.append(BoardPainter.panel(sheet, panel, href));
         try (Page blank = Browsed.browser.newPage()) {
             blank.route("http://pictures.test/**", route -> route.fulfill(new Route.FulfillOptions().setContentType("image/png")
                     .setBodyBytes(Encoder.png(PICTURES.image(route.request().url().replaceFirst(".*/", ""), 1), 72))));
             blank.setViewportSize(width, height);
             blank.setContent(svg + "</svg>");
             blank.waitForFunction("() => Promise.all([...document.querySelectorAll('image')].map((i) => i.decode())).then(() => true)");
-            return ImageIO.read(new ByteArrayInputStream(blank.screenshot(new Page.ScreenshotOptions().setAnimations(ScreenshotAnimations.DISABLED))));
+            return ImageIO.read(new ByteArrayInputStream(blank.screenshot(new Page.ScreenshotOptions()
+                    .setAnimations(ScreenshotAnimations.DISABLED))));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -178,7 +184,8 @@ class AgreementTest {
     /** Painted with three times the pixels and averaged: poppler puts pictures on whole pixels. */
     private static BufferedImage pdf(File folder, byte[] pdf, double ppi, BufferedImage like) throws Exception {
         Files.write(new File(folder, "sheet.pdf").toPath(), pdf);
-        run(folder, "pdftoppm", "-png", "-scale-to-x", "" + like.getWidth() * 3, "-scale-to-y", "" + like.getHeight() * 3, "-singlefile", "sheet.pdf", "pdf");
+        run(folder, "pdftoppm", "-png", "-scale-to-x", "" + like.getWidth() * 3, "-scale-to-y", "" + like.getHeight() * 3, "-singlefile",
+                "sheet.pdf", "pdf");
         BufferedImage large = ImageIO.read(new File(folder, "pdf.png"));
         return Resample.toSize(Browsed.bytes(large), like.getWidth(), like.getHeight());
     }
@@ -186,17 +193,21 @@ class AgreementTest {
     private static BufferedImage flattened(byte[] file) throws Exception {
         Map<String, byte[]> entries = new LinkedHashMap<>();
         try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(file))) {
-            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) entries.put(entry.getName(), zip.readAllBytes());
+            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry())
+                entries.put(entry.getName(), zip.readAllBytes());
         }
-        Element image = DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(new ByteArrayInputStream(entries.get("stack.xml"))).getDocumentElement();
-        BufferedImage flat = new BufferedImage(Integer.parseInt(image.getAttribute("w")), Integer.parseInt(image.getAttribute("h")), BufferedImage.TYPE_INT_ARGB);
+        Element image = DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(new ByteArrayInputStream(entries.get("stack.xml")))
+                .getDocumentElement();
+        BufferedImage flat = new BufferedImage(Integer.parseInt(image.getAttribute("w")), Integer.parseInt(image.getAttribute("h")),
+                BufferedImage.TYPE_INT_ARGB);
         Graphics2D g = flat.createGraphics();
         NodeList layers = image.getElementsByTagName("layer");
         for (int i = layers.getLength() - 1; i >= 0; i--) {
             Element layer = (Element) layers.item(i);
             assertThat(layer.getAttribute("composite-op")).isEqualTo("svg:src-over");
             g.setComposite(AlphaComposite.getInstance(AlphaComposite.SRC_OVER, Float.parseFloat(layer.getAttribute("opacity"))));
-            g.drawImage(ImageIO.read(new ByteArrayInputStream(entries.get(layer.getAttribute("src")))), Integer.parseInt(layer.getAttribute("x")), Integer.parseInt(layer.getAttribute("y")), null);
+            g.drawImage(ImageIO.read(new ByteArrayInputStream(entries.get(layer.getAttribute("src")))),
+                    Integer.parseInt(layer.getAttribute("x")), Integer.parseInt(layer.getAttribute("y")), null);
         }
         return flat;
     }

@@ -24,7 +24,6 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.boot.test.web.server.LocalServerPort;
-import plainlantern.geometry.Path;
 import plainlantern.picture.Resample;
 
 /** The real interface in headless Chromium, used as people use it. */
@@ -217,7 +216,8 @@ abstract class Browsed extends StudioTest {
         long sum = 0;
         for (int y = 2; y < board.getHeight() - 2; y++) {
             for (int x = 2; x < board.getWidth() - 2; x++) {
-                for (int shift = 0; shift < 24; shift += 8) sum += Math.abs((board.getRGB(x, y) >> shift & 255) - (same.getRGB(x, y) >> shift & 255));
+                for (int shift = 0; shift < 24; shift += 8)
+                    sum += Math.abs((board.getRGB(x, y) >> shift & 255) - (same.getRGB(x, y) >> shift & 255));
             }
         }
         return sum / 3.0 / (board.getWidth() - 4) / (board.getHeight() - 4);

@@ -18,7 +18,6 @@ import java.util.ArrayList;
 import java.util.List;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
-import plainlantern.outline.Ellipse;
 
 /** From an empty sheet to a delivered picture: the page, Arrange, Deliver. */
 class BrowserTest extends Browsed {
@@ -27,7 +26,8 @@ class BrowserTest extends Browsed {
     void fromNothingToADeliveredPicture() throws Exception {
         newSheet("120", "80", "mm", "127");
         grid(1, 2);
-        bring(new FilePayload("Dawn ridge.jpg", "image/jpeg", jpeg(1200, 800, 20)), new FilePayload("notes.jpg", "image/jpeg", "no picture".getBytes()),
+        bring(new FilePayload("Dawn ridge.jpg", "image/jpeg", jpeg(1200, 800, 20)),
+                new FilePayload("notes.jpg", "image/jpeg", "no picture".getBytes()),
                 new FilePayload("Noon.jpg", "image/jpeg", jpeg(800, 1200, 200)));
         assertThat(page.locator(".shelf-picture")).hasCount(2);
         assertThat(page.locator(".queue .problem")).containsText("notes.jpg is not a picture");
@@ -109,7 +109,8 @@ class BrowserTest extends Browsed {
     void aGridThatMakesNoSenseIsExplainedAndChangesNothing() {
         newSheet("100", "100", "mm", "100");
         page.locator("[data-pattern=even-grid]").click();
-        for (String[] bad : new String[][] {{"rows", "0", "1 to 100"}, {"gapAcross", "-1", "negative"}, {"gapAcross", "90", "At most"}, {"columns", "many", "not a number"}}) {
+        for (String[] bad : new String[][] {{"rows", "0", "1 to 100"}, {"gapAcross", "-1", "negative"}, {"gapAcross", "90", "At most"},
+                {"columns", "many", "not a number"}}) {
             Locator field = page.locator("#pattern-form [data-number=" + bad[0] + "]");
             String was = field.inputValue();
             field.fill(bad[1]);
@@ -165,7 +166,8 @@ class BrowserTest extends Browsed {
         page.keyboard().press("6");
         Download download = page.waitForDownload(() -> page.getByText("Save bundle").click());
         home();
-        page.locator("input[type=file]").setInputFiles(new FilePayload("Open day.lantern.zip", "application/zip", Files.readAllBytes(download.path())));
+        page.locator("input[type=file]").setInputFiles(new FilePayload("Open day.lantern.zip", "application/zip",
+                Files.readAllBytes(download.path())));
         ready();
         assertThat(page.locator("#panels image")).hasCount(2);
         home();
@@ -192,7 +194,8 @@ class BrowserTest extends Browsed {
         page.locator(".shelf li").nth(1).hover();
         page.locator("[data-unshelve]").nth(1).click();
         assertThat(page.locator(".shelf-picture")).hasCount(1);
-        page.locator(".card-panel[data-id=p1]").dragTo(page.locator(".card-panel[data-id=p3]"), new Locator.DragToOptions().setTargetPosition(80, 40));
+        page.locator(".card-panel[data-id=p1]").dragTo(page.locator(".card-panel[data-id=p3]"), new Locator.DragToOptions()
+                .setTargetPosition(80, 40));
         assertThat(page.locator("#cards .card-panel").last()).hasAttribute("data-id", "p1");
         assertThat(page.locator("#panels .panel").last()).hasAttribute("data-id", "p1");
         page.keyboard().press("6");
@@ -393,7 +396,9 @@ class BrowserTest extends Browsed {
         assertThat(page.locator("[data-part=cut] .problem")).containsText("not a number");
     }
 
-    /** A drag is caught by another panel's side; with Ctrl it is not. Alt leaves a copy; copies travel to another sheet with their pictures. */
+    /**
+     * A drag is caught by another panel's side; with Ctrl it is not. Alt leaves a copy; copies travel to another sheet with their pictures.
+     */
     @Test
     void draggingIsCaughtAndCopiesTravel() {
         newSheet("200", "100", "mm", "100");
@@ -488,7 +493,10 @@ class BrowserTest extends Browsed {
         assertThat(page.locator("#hints .guide.own")).hasCount(0);
     }
 
-    /** Lining up, equal gaps, same size, swapped places, copies in steps: each by its button, with the panel clicked last as the one that stays. */
+    /**
+     * Lining up, equal gaps, same size, swapped places, copies in steps: each by its button, with the panel clicked last as the one that
+     * stays.
+     */
     @Test
     void panelsAreLinedUpAndSpacedByButtons() {
         newSheet("200", "100", "mm", "100");
@@ -561,7 +569,8 @@ class BrowserTest extends Browsed {
         assertThat(page.locator("#pattern-form .problem").filter(new Locator.FilterOptions().setHasText("shelf is empty"))).isVisible();
         page.keyboard().press("Escape");
         page.locator("#well").focus();
-        bring(new FilePayload("Reeds.jpg", "image/jpeg", jpeg(900, 600, 80)), new FilePayload("Tall.jpg", "image/jpeg", jpeg(600, 900, 30)));
+        bring(new FilePayload("Reeds.jpg", "image/jpeg", jpeg(900, 600, 80)),
+                new FilePayload("Tall.jpg", "image/jpeg", jpeg(600, 900, 30)));
         page.keyboard().press("1");
         page.locator("[data-pattern=justified-rows]").click();
         number("rows", 1);

@@ -73,7 +73,8 @@ class CheckBrowserTest extends Browsed {
         assertThat(page.locator("#pixels")).isVisible();
         page.waitForFunction("() => document.querySelector('#pixels img').naturalWidth > 400");
         page.locator("#pixels").getByText("400 %").click();
-        page.waitForFunction("() => { const i = document.querySelector('#pixels img'); return i.complete && i.naturalWidth < 400 && i.width > 3.9 * i.naturalWidth; }");
+        page.waitForFunction("() => { const i = document.querySelector('#pixels img'); return i.complete && i.naturalWidth < 400 && "
+                + "i.width > 3.9 * i.naturalWidth; }");
         page.locator("#pixels").getByText("Last saved version").click();
         assertThat(page.locator("#pixels .says")).hasText("No version is saved yet.");
         page.keyboard().press("Escape");

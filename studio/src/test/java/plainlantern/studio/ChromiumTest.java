@@ -9,21 +9,21 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.List;
 import java.util.Arrays;
 import java.util.Base64;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
-import plainlantern.editing.FillPanels;
-import plainlantern.editing.MovePicture;
+import plainlantern.asking.Typed;
+import plainlantern.asking.Unit;
+import plainlantern.editing.filling.FillPanels;
+import plainlantern.editing.filling.MovePicture;
 import plainlantern.fitting.Sitting;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Typed;
-import plainlantern.geometry.Unit;
 import plainlantern.lettering.LetterStyle;
 import plainlantern.lettering.Setting;
 import plainlantern.lettering.Typeface;
@@ -39,16 +39,19 @@ import plainlantern.scene.Scene;
 import plainlantern.sheet.Blend;
 import plainlantern.sheet.Colour;
 import plainlantern.sheet.Content;
+import plainlantern.sheet.Element;
 import plainlantern.sheet.Finish;
 import plainlantern.sheet.Fit;
 import plainlantern.sheet.Look;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Picture;
-import plainlantern.sheet.Placement;
+import plainlantern.sheet.Pose;
 import plainlantern.sheet.Seat;
 import plainlantern.sheet.Shadow;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Stop;
+import plainlantern.sheet.Wash;
+import plainlantern.sheet.Words;
 
 /** Our geometry and colours against what Chromium makes of the same CSS and SVG. */
 class ChromiumTest extends Browsed {
@@ -62,12 +65,16 @@ class ChromiumTest extends Browsed {
             int height = 60 + random.nextInt(200);
             int[] r = random.ints(4, 0, 180).toArray();
             String path = PathData.of(new Rectangle(r[0], r[1], r[2], r[3]).path(width, height));
-            blank.setContent(String.format("<body style='margin:0;background:#fff'><div style='position:absolute;left:0;top:0;width:%dpx;height:%dpx;background:#000;border-radius:%dpx %dpx %dpx %dpx'></div>"
-                    + "<svg style='position:absolute;left:300px;top:0' width='%d' height='%d'><path transform='translate(%s %s)' d='%s'/></svg>", width, height, r[0], r[1], r[2], r[3],
+            blank.setContent(String.format("<body style='margin:0;background:#fff'><div style='position:absolute;left:0;top:0;"
+                    + "width:%dpx;height:%dpx;background:#000;border-radius:%dpx %dpx %dpx %dpx'></div>"
+                    + "<svg style='position:absolute;left:300px;top:0' width='%d' height='%d'><path transform='translate(%s %s)' "
+                    + "d='%s'/></svg>", width, height, r[0], r[1], r[2], r[3],
                     width, height, width / 2.0, height / 2.0, path));
             BufferedImage painted = ImageIO.read(new ByteArrayInputStream(blank.screenshot()));
             int wrong = 0;
-            for (int y = 0; y < height; y++) for (int x = 0; x < width; x++) if (Math.abs((painted.getRGB(x, y) & 255) - (painted.getRGB(300 + x, y) & 255)) > 120) wrong++;
+            for (int y = 0; y < height; y++)
+                for (int x = 0; x < width; x++)
+                    if (Math.abs((painted.getRGB(x, y) & 255) - (painted.getRGB(300 + x, y) & 255)) > 120) wrong++;
             assertThat(wrong).as(width + "x" + height + " " + Arrays.toString(r)).isLessThanOrEqualTo(6);
         }
     }
@@ -76,7 +83,8 @@ class ChromiumTest extends Browsed {
     @Test
     void fitsAreThoseOfObjectFit() throws Exception {
         Random random = new Random(4);
-        Map<String, Fit> rules = new LinkedHashMap<>(Map.of("cover", Fit.COVER, "contain", Fit.CONTAIN, "fill", Fit.STRETCH, "none", Fit.ACTUAL));
+        Map<String, Fit> rules = new LinkedHashMap<>(Map.of("cover", Fit.COVER, "contain", Fit.CONTAIN, "fill", Fit.STRETCH,
+                "none", Fit.ACTUAL));
         Page blank = context.newPage();
         for (int i = 0; i < 25; i++) {
             int width = 30 + random.nextInt(280);
@@ -86,7 +94,8 @@ class ChromiumTest extends Browsed {
             StringBuilder html = new StringBuilder("<body style='margin:0;background:#fff'>");
             int left = 0;
             for (String rule : rules.keySet()) {
-                html.append(String.format("<img src='data:image/png;base64,%s' style='position:absolute;top:0;left:%dpx;width:%dpx;height:%dpx;object-fit:%s'>",
+                html.append(String.format("<img src='data:image/png;base64,%s' style='position:absolute;top:0;left:%dpx;width:%dpx;"
+                        + "height:%dpx;object-fit:%s'>",
                         data, left, width, height, rule));
                 left += 320;
             }
@@ -97,8 +106,9 @@ class ChromiumTest extends Browsed {
                 BufferedImage box = painted.getSubimage(left, 0, width, height);
                 // One pixel of the box counts as one millimetre, so that actual size is 25.4 ppi.
                 Sitting sitting = new Sitting(Rectangle.SHARP.path(width, height), checks.getWidth(), checks.getHeight());
-                Placement placement = sitting.fitted(rule.getValue(), 0, false, 25.4);
-                assertThat(mistakes(box, checks, placement)).as(rule.getKey() + " of " + checks.getWidth() + "x" + checks.getHeight() + " in " + width + "x" + height).isZero();
+                Pose placement = sitting.fitted(rule.getValue(), 0, false, 25.4);
+                assertThat(mistakes(box, checks, placement)).as(rule.getKey() + " of " + checks.getWidth() + "x" + checks.getHeight()
+                        + " in " + width + "x" + height).isZero();
                 left += 320;
             }
         }
@@ -118,17 +128,19 @@ class ChromiumTest extends Browsed {
             int x = random.nextInt(101);
             int y = random.nextInt(101);
             BufferedImage checks = checks(40 + random.nextInt(500), 40 + random.nextInt(500));
-            blank.setContent(String.format("<body style='margin:0;background:#fff'><img src='data:image/png;base64,%s' style='position:absolute;top:0;left:0;width:%dpx;height:%dpx;object-fit:cover;object-position:%d%% %d%%'>",
+            blank.setContent(String.format("<body style='margin:0;background:#fff'><img src='data:image/png;base64,%s' "
+                    + "style='position:absolute;top:0;left:0;width:%dpx;height:%dpx;object-fit:cover;object-position:%d%% %d%%'>",
                     Base64.getEncoder().encodeToString(Encoder.png(checks, 72)), width, height, x, y));
             BufferedImage box = ImageIO.read(new ByteArrayInputStream(blank.screenshot())).getSubimage(0, 0, width, height);
             Panel panel = Panel.empty("p1", "Box", Rectangle.SHARP, Seat.upright(new Point(500, 500), width, height));
             Picture picture = new Picture("a".repeat(64), "Checks", checks.getWidth(), checks.getHeight());
             Sheet sheet = Sheet.empty("s", Unit.MM, 1000, 1000, 25.4).withShelf(List.of(picture)).with(List.of(panel), 1);
             Sheet filled = new FillPanels(List.of("p1"), picture.id()).apply(sheet);
-            Placement cover = filled.panel("p1").picture().orElseThrow().placement();
+            Pose cover = filled.holder("p1").picture(-1).orElseThrow().flat().pose();
             double across = (0.5 - x / 100.0) * (checks.getWidth() * cover.scaleX() - width);
             double down = (0.5 - y / 100.0) * (checks.getHeight() * cover.scaleY() - height);
-            Placement moved = new MovePicture(List.of("p1"), across, down, false, Typed.FRONTMOST).apply(filled).panel("p1").picture().orElseThrow().placement();
+            Pose moved = new MovePicture(List.of("p1"), across, down, false, Typed.FRONTMOST).apply(filled).holder("p1").picture(-1)
+                    .orElseThrow().flat().pose();
             assertThat(mistakes(box, checks, moved)).as(x + "% " + y + "%").isZero();
         }
     }
@@ -136,12 +148,13 @@ class ChromiumTest extends Browsed {
     /** Eight by eight fields, each with a colour of its own. */
     private static BufferedImage checks(int width, int height) {
         BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_3BYTE_BGR);
-        for (int y = 0; y < height; y++) for (int x = 0; x < width; x++) image.setRGB(x, y, (x * 8 / width * 30) << 16 | (y * 8 / height * 30) << 8 | 128);
+        for (int y = 0; y < height; y++)
+            for (int x = 0; x < width; x++) image.setRGB(x, y, (x * 8 / width * 30) << 16 | (y * 8 / height * 30) << 8 | 128);
         return image;
     }
 
     /** How many pixels of the box show another field than the placement puts there; field edges, which blur, do not count. */
-    private static int mistakes(BufferedImage box, BufferedImage checks, Placement placement) {
+    private static int mistakes(BufferedImage box, BufferedImage checks, Pose placement) {
         var back = placement.toPanel(checks.getWidth(), checks.getHeight()).inverse();
         double blur = 3 + 2 * Math.max(placement.scaleX(), placement.scaleY());
         int mistakes = 0;
@@ -150,7 +163,8 @@ class ChromiumTest extends Browsed {
                 Point middle = new Point(x + 0.5 - box.getWidth() / 2.0, y + 0.5 - box.getHeight() / 2.0);
                 int expected = colour(checks, back.apply(middle));
                 boolean edge = false;
-                for (double[] off : new double[][] {{-blur, 0}, {blur, 0}, {0, -blur}, {0, blur}}) edge |= colour(checks, back.apply(middle.plus(new Point(off[0], off[1])))) != expected;
+                for (double[] off : new double[][] {{-blur, 0}, {blur, 0}, {0, -blur}, {0, blur}})
+                    edge |= colour(checks, back.apply(middle.plus(new Point(off[0], off[1])))) != expected;
                 if (!edge && (box.getRGB(x, y) & 0xFFFFFF) != expected) mistakes++;
             }
         }
@@ -163,16 +177,22 @@ class ChromiumTest extends Browsed {
         return x < 0 || y < 0 || x >= checks.getWidth() || y >= checks.getHeight() ? 0xFFFFFF : checks.getRGB(x, y) & 0xFFFFFF;
     }
 
-    /** W3C Compositing and Blending 1 and CSS Images 3: all blend modes of a half opaque gradient over another one, as Chromium paints our SVG. */
+    /**
+     * W3C Compositing and Blending 1 and CSS Images 3: all blend modes of a half opaque gradient over another one, as Chromium paints our
+     * SVG.
+     */
     @Test
     void colours() throws Exception {
         Sheet now = Sheet.empty("Colours", Unit.PX, 800 * 25.4 / 96, 200 * 25.4 / 96, 96);
-        List<Panel> panels = new ArrayList<>();
+        List<Element> panels = new ArrayList<>();
         for (Blend blend : Blend.values()) {
-            Content below = new Content.Wash(List.of(new Stop(0, Colour.of("#E09A17"), 1), new Stop(0.7, Colour.of("#23626A"), 1), new Stop(1, Colour.WHITE, 1)), 70, false, Look.PLAIN);
-            Content above = new Content.Wash(List.of(new Stop(0.1, Colour.of("#5E3A9C"), 1), new Stop(0.9, Colour.of("#F4EBDD"), 0.5)), 200, blend.ordinal() % 2 == 0, new Look(0.8, blend));
+            Content below = new Wash(List.of(new Stop(0, Colour.of("#E09A17"), 1), new Stop(0.7, Colour.of("#23626A"), 1),
+                    new Stop(1, Colour.WHITE, 1)), 70, false, Look.PLAIN);
+            Content above = new Wash(List.of(new Stop(0.1, Colour.of("#5E3A9C"), 1), new Stop(0.9, Colour.of("#F4EBDD"), 0.5)), 200,
+                    blend.ordinal() % 2 == 0, new Look(0.8, blend));
             double px = 25.4 / 96;
-            Seat seat = Seat.upright(new Point((blend.ordinal() % 8 * 100 + 50) * px, (blend.ordinal() / 8 * 100 + 50) * px), 100 * px, 100 * px);
+            Seat seat = Seat.upright(new Point((blend.ordinal() % 8 * 100 + 50) * px, (blend.ordinal() / 8 * 100 + 50) * px),
+                    100 * px, 100 * px);
             panels.add(Panel.empty("p" + blend.ordinal(), blend.css(), Rectangle.SHARP, seat).withContent(List.of(below, above)));
         }
         Scene scene = Scene.of(now.with(List.copyOf(panels)));
@@ -187,16 +207,21 @@ class ChromiumTest extends Browsed {
         }
     }
 
-    /** Shadows behind and inside, spread both ways, and a soft edge, as Chromium paints our SVG; CSS Filter Effects 1 defines its blur by the standard deviation. */
+    /**
+     * Shadows behind and inside, spread both ways, and a soft edge, as Chromium paints our SVG; CSS Filter Effects 1 defines its blur by
+     * the standard deviation.
+     */
     @Test
     void shadowsAreAsChromiumBlursThem() throws Exception {
         double px = 25.4 / 96;
-        List<Panel> panels = new ArrayList<>();
+        List<Element> panels = new ArrayList<>();
         for (int i = 0; i < 6; i++) {
             Shadow shadow = new Shadow(3 * i * px, 60 * i, (2 + 7 * i) * px, (i - 2) * 2 * px, Colour.of("#18222B"), 0.8);
-            Finish finish = (i % 2 == 0 ? Finish.NONE.shadowed(Optional.of(shadow)) : Finish.NONE.shadowedInside(Optional.of(shadow))).feathered(i > 3 ? 20 * px : 0);
-            panels.add(Panel.empty("p" + i, "Shade", i % 3 == 0 ? new Heart() : Rectangle.SHARP, Seat.upright(new Point((i * 150 + 75) * px, 75 * px), 80 * px, 70 * px))
-                    .withContent(List.of(Content.Wash.plain(Colour.of("#E09A17")))).finished(finish));
+            Finish finish = (i % 2 == 0 ? Finish.NONE.shadowed(Optional.of(shadow)) : Finish.NONE.shadowedInside(Optional.of(shadow)))
+                    .feathered(i > 3 ? 20 * px : 0);
+            panels.add(Panel.empty("p" + i, "Shade", i % 3 == 0 ? new Heart() : Rectangle.SHARP,
+                    Seat.upright(new Point((i * 150 + 75) * px, 75 * px), 80 * px, 70 * px))
+                    .withContent(List.of(Wash.plain(Colour.of("#E09A17")))).finished(finish));
         }
         Scene scene = Scene.of(Sheet.empty("Shades", Unit.PX, 900 * px, 150 * px, 96).with(List.copyOf(panels)));
         Page blank = context.newPage();
@@ -204,14 +229,16 @@ class ChromiumTest extends Browsed {
         blank.setContent("<body style='margin:0'>" + SvgPainter.document(scene, layer -> "") + "</body>");
         BufferedImage theirs = ImageIO.read(new ByteArrayInputStream(blank.screenshot()));
         BufferedImage ours = RasterPainter.paint(scene, 96, true, (id, share) -> null);
-        for (int i = 0; i < 6; i++) assertThat(difference(ours.getSubimage(i * 150, 0, 150, 150), theirs.getSubimage(i * 150, 0, 150, 150))).as("panel " + i).isLessThan(1);
+        for (int i = 0; i < 6; i++) assertThat(difference(ours.getSubimage(i * 150, 0, 150, 150), theirs.getSubimage(i * 150, 0, 150, 150)))
+                .as("panel " + i).isLessThan(1);
     }
 
     private static double difference(BufferedImage one, BufferedImage other) {
         long sum = 0;
         for (int y = 0; y < one.getHeight(); y++) {
             for (int x = 0; x < one.getWidth(); x++) {
-                for (int shift = 0; shift < 24; shift += 8) sum += Math.abs((one.getRGB(x, y) >> shift & 255) - (other.getRGB(x, y) >> shift & 255));
+                for (int shift = 0; shift < 24; shift += 8)
+                    sum += Math.abs((one.getRGB(x, y) >> shift & 255) - (other.getRGB(x, y) >> shift & 255));
             }
         }
         return sum / 3.0 / one.getWidth() / one.getHeight();
@@ -224,9 +251,12 @@ class ChromiumTest extends Browsed {
         String line = "Tide mill, \u00c9t\u00e9 & 1/2 \u2013 Wharf \u00df";
         for (Typeface face : Typeface.values()) {
             byte[] file = Typeface.class.getResourceAsStream(face.file() + ".ttf").readAllBytes();
-            Object width = blank.evaluate("async ([data, line]) => { const face = new FontFace('ours', `url(data:font/ttf;base64,${data})`); document.fonts.add(await face.load());"
-                    + "const span = document.createElement('span'); span.style.cssText = 'font:100px ours;white-space:pre;font-kerning:none;font-variant-ligatures:none'; span.textContent = line;"
-                    + "document.body.append(span); const { width } = span.getBoundingClientRect(); span.remove(); document.fonts.clear(); return width; }",
+            Object width = blank.evaluate("async ([data, line]) => { const face = new FontFace('ours', `url(data:font/ttf;base64,${data}"
+                    + ")`); document.fonts.add(await face.load());"
+                    + "const span = document.createElement('span'); span.style.cssText = 'font:100px ours;white-space:pre;"
+                    + "font-kerning:none;font-variant-ligatures:none'; span.textContent = line;"
+                    + "document.body.append(span); const { width } = span.getBoundingClientRect(); span.remove(); "
+                    + "document.fonts.clear(); return width; }",
                     List.of(Base64.getEncoder().encodeToString(file), line));
             assertThat(Setting.width(face, line) * 100).as(face.label()).isCloseTo(((Number) width).doubleValue(), within(0.5));
         }
@@ -236,17 +266,21 @@ class ChromiumTest extends Browsed {
     @Test
     void liveWordsAreTheirOutlines() throws Exception {
         Sheet now = Sheet.empty("Words", Unit.PX, 200, 100, 96);
-        List<Panel> panels = new ArrayList<>();
+        List<Element> panels = new ArrayList<>();
         for (Typeface face : Typeface.values()) {
             LetterStyle style = new LetterStyle(face, 7, Setting.Side.MIDDLE, 1.2, 40 * (face.ordinal() % 3));
-            Content words = new Content.Words("Spring tide &\n<low> water", style, Colour.of("#23262A"), Point.ORIGIN, face.ordinal() * 7 - 20, Optional.empty(), Look.PLAIN);
-            panels.add(Panel.empty("p" + face.ordinal(), face.label(), Rectangle.SHARP, Seat.upright(new Point(face.ordinal() % 4 * 50 + 25, face.ordinal() / 4 * 50 + 25), 50, 50)).withContent(List.of(words)));
+            Content words = new Words("Spring tide &\n<low> water", style, Colour.of("#23262A"), Point.ORIGIN, face.ordinal() * 7 - 20,
+                    Optional.empty(), Look.PLAIN);
+            panels.add(Panel.empty("p" + face.ordinal(), face.label(), Rectangle.SHARP,
+                    Seat.upright(new Point(face.ordinal() % 4 * 50 + 25, face.ordinal() / 4 * 50 + 25), 50, 50))
+                    .withContent(List.of(words)));
         }
         plainlantern.scene.Page page = plainlantern.scene.Page.of(Scene.of(now.with(List.copyOf(panels))));
         List<BufferedImage> shown = new ArrayList<>();
         for (boolean live : new boolean[] {true, false}) {
             Page blank = context.newPage();
-            blank.setContent("<body style='margin:0'>" + new String(Delivery.of(Format.SVG, 96).withWords(live, false).file(page, (id, share) -> null), StandardCharsets.UTF_8) + "</body>");
+            blank.setContent("<body style='margin:0'>" + new String(Delivery.of(Format.SVG, 96).withWords(live, false)
+                    .file(page, (id, share) -> null), StandardCharsets.UTF_8) + "</body>");
             blank.evaluate("() => document.fonts.ready");
             shown.add(ImageIO.read(new ByteArrayInputStream(blank.screenshot(new Page.ScreenshotOptions().setClip(0, 0, 756, 378)))));
         }

@@ -85,7 +85,8 @@ class DeliverBrowserTest extends Browsed {
         type(page.locator("#keep-set [name=name]"), "Press");
         assertThat(page.locator("#keep-set .problem")).containsText("comes with the application");
         type(page.locator("#keep-set [name=name]"), "Small card");
-        assertThat(page.locator(".set-name", new Page.LocatorOptions().setHasText("Small card"))).containsText("JPEG, 300 ppi, quality 92, bleed");
+        assertThat(page.locator(".set-name", new Page.LocatorOptions().setHasText("Small card")))
+                .containsText("JPEG, 300 ppi, quality 92, bleed");
         page.locator("#run-sets .btn-plain").click();
         assertThat(page.locator("#run-sets .problem")).containsText("at least one");
         page.locator("#run-sets [name=sets]").nth(1).check();

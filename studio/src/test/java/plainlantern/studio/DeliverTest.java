@@ -1,9 +1,9 @@
 package plainlantern.studio;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.setup.SecurityMockMvcConfigurers.springSecurity;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
-import static org.springframework.security.test.web.servlet.setup.SecurityMockMvcConfigurers.springSecurity;
 
 import java.io.ByteArrayInputStream;
 import java.util.List;
@@ -21,8 +21,8 @@ import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.AbstractMockHttpServletRequestBuilder;
 import org.springframework.test.web.servlet.setup.MockMvcBuilders;
 import org.springframework.web.context.WebApplicationContext;
-import plainlantern.editing.EditReader;
-import plainlantern.geometry.Unit;
+import plainlantern.asking.Unit;
+import plainlantern.editing.reading.EditReader;
 import plainlantern.sheet.Sheet;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -38,12 +38,14 @@ class DeliverTest extends StudioTest {
     void aSheetWithTwoPanels() {
         web = MockMvcBuilders.webAppContextSetup(context).apply(springSecurity()).build();
         Sheet sheet = Sheet.empty("Season/card:2", Unit.MM, 100, 50, 127);
-        for (String edit : List.of("{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':1,'columns':2,'gapAcross':4,'gapDown':0}}", "{'kind':'add-caption','text':'High water'}")) {
+        for (String edit : List.of("{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':1,'columns':2,"
+                + "'gapAcross':4,'gapDown':0}}", "{'kind':'add-caption','text':'High water'}")) {
             sheet = EditReader.read(edit.replace('\'', '"'), sheet).apply(sheet);
         }
         String picture = pictures.add(member.id(), "Low water.jpg", jpeg(900, 600, 220)).id();
         id = sheets.add(member.id(), sheet.withShelf(pictures.owned(member.id(), Map.of(picture, "Low water"))), "New sheet");
-        sheets.apply(id, member.id(), now -> EditReader.read(("{'kind':'fill','panels':['p1','p2'],'picture':'" + picture + "'}").replace('\'', '"'), now));
+        sheets.apply(id, member.id(), now -> EditReader.read(("{'kind':'fill','panels':['p1','p2'],'picture':'" + picture + "'}")
+                .replace('\'', '"'), now));
     }
 
     private MockHttpServletResponse ask(AbstractMockHttpServletRequestBuilder<?> request) throws Exception {
@@ -84,10 +86,12 @@ class DeliverTest extends StudioTest {
         assertThat(image.getRGB(3, 3) >>> 24).isZero();
         assertThat(png.getHeader("Content-Disposition")).contains("attachment", "Season-card-2.png");
         assertThat(png.getContentLengthLong()).isEqualTo(png.getContentAsByteArray().length);
-        MockHttpServletResponse half = file(delivered("format", "jpeg", "ppi", "254", "scale", "50 %", "quality", "80", "bleed", "true").get(0));
+        MockHttpServletResponse half = file(delivered("format", "jpeg", "ppi", "254", "scale", "50 %", "quality", "80", "bleed", "true")
+                .get(0));
         assertThat(ImageIO.read(new ByteArrayInputStream(half.getContentAsByteArray())).getWidth()).isEqualTo(530);
         assertThat(half.getContentType()).isEqualTo("image/jpeg");
-        for (String[] other : new String[][] {{"tiff", "image/tiff", "tif"}, {"webp", "image/webp", "webp"}, {"svg", "image/svg+xml", "svg"}, {"pdf", "application/pdf", "pdf"}, {"openraster", "image/openraster", "ora"}}) {
+        for (String[] other : new String[][] {{"tiff", "image/tiff", "tif"}, {"webp", "image/webp", "webp"},
+                {"svg", "image/svg+xml", "svg"}, {"pdf", "application/pdf", "pdf"}, {"openraster", "image/openraster", "ora"}}) {
             MockHttpServletResponse file = file(delivered("format", other[0], "ppi", "60", "paper", "true").get(0));
             assertThat(file.getContentType()).startsWith(other[1]);
             assertThat(file.getHeader("Content-Disposition")).contains("Season-card-2." + other[2]);
@@ -112,10 +116,12 @@ class DeliverTest extends StudioTest {
         }
         assertThat(answer(ask(post("/sheets/" + id + "/delivery-size?format=pdf&ppi=72&scale=200&more=" + other))).path("told")
                 .asString("")).isEqualTo("2 pages, the first 200.0 × 100.0 mm");
-        MockHttpServletResponse kept = ask(post("/delivery-sets").param("name", "Small").param("format", "webp").param("ppi", "50").param("quality", "70"));
+        MockHttpServletResponse kept = ask(post("/delivery-sets").param("name", "Small").param("format", "webp").param("ppi", "50")
+                .param("quality", "70"));
         String set = kept.getContentAsString().replaceFirst("(?s).*data-set=\"([0-9a-f-]{36})\".*", "$1");
         assertThat(delivered("sets", "screen", "sets", "press", "sets", set)).hasSize(3);
-        assertThat(ask(get("/sheets/" + id + "/deliveries")).getContentAsString()).contains("PDF, 300 ppi", "JPEG, 144 ppi", "WebP, 50 ppi");
+        assertThat(ask(get("/sheets/" + id + "/deliveries")).getContentAsString())
+                .contains("PDF, 300 ppi", "JPEG, 144 ppi", "WebP, 50 ppi");
         assertThat(ask(post("/delivery-sets").param("name", "press").param("ppi", "50")).getStatus()).isEqualTo(422);
         assertThat(ask(post("/delivery-sets/" + set + "/forget")).getContentAsString()).doesNotContain("Small");
     }
@@ -143,6 +149,7 @@ class DeliverTest extends StudioTest {
         assertThat(ask(get("/sheets/" + id + "/deliveries")).getStatus()).isEqualTo(404);
         assertThat(ask(post("/deliveries/" + delivery + "/forget")).getStatus()).isEqualTo(404);
         id = sheets.add(member.id(), Sheet.empty("Mine", Unit.MM, 40, 40, 127), "New sheet");
-        assertThat(ask(post("/sheets/" + id + "/deliveries").param("format", "pdf").param("ppi", "72").param("more", theirs.toString())).getStatus()).isEqualTo(404);
+        assertThat(ask(post("/sheets/" + id + "/deliveries").param("format", "pdf").param("ppi", "72").param("more", theirs.toString()))
+                .getStatus()).isEqualTo(404);
     }
 }

@@ -79,7 +79,10 @@ class DressBrowserTest extends Browsed {
         assertThat(page.locator("#panels .rim")).hasCount(0);
     }
 
-    /** A shadow is dragged by its handle, exactly as far as it falls then; it and an inner one and a soft edge look as delivered; a finish with a name is followed. */
+    /**
+     * A shadow is dragged by its handle, exactly as far as it falls then; it and an inner one and a soft edge look as delivered; a finish
+     * with a name is followed.
+     */
     @Test
     void shadowsAreDragged() throws Exception {
         dressed();
@@ -123,7 +126,10 @@ class DressBrowserTest extends Browsed {
         boardAsDelivered();
     }
 
-    /** Words in a box on the sheet: what they are read against, what makes them legible, what the typeface lacks, what is too much and is not lost. */
+    /**
+     * Words in a box on the sheet: what they are read against, what makes them legible, what the typeface lacks, what is too much and is
+     * not lost.
+     */
     @Test
     void captionsCanBeRead() throws Exception {
         dressed();
@@ -199,7 +205,9 @@ class DressBrowserTest extends Browsed {
         assertThat(middle(page.locator("#panels .panel.rule .rim"))[0]).isCloseTo(before + 40, within(6.0));
     }
 
-    /** Colours taken from a picture and from the board, followed when they change; paper of one colour, of several, of a picture and none. */
+    /**
+     * Colours taken from a picture and from the board, followed when they change; paper of one colour, of several, of a picture and none.
+     */
     @Test
     void coloursAndPaper() throws Exception {
         dressed();

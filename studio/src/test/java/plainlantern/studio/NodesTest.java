@@ -12,8 +12,8 @@ import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
-import plainlantern.editing.LayOut;
-import plainlantern.geometry.Unit;
+import plainlantern.asking.Unit;
+import plainlantern.editing.placing.LayOut;
 import plainlantern.pattern.EvenGrid;
 import plainlantern.sheet.Margins;
 import plainlantern.sheet.Sheet;
@@ -55,7 +55,7 @@ class NodesTest extends StudioTest {
             Visitor visitor = new Visitor(one.port());
             UUID id = sheet(visitor, "Kills");
             visitor.get("/sheets/" + id);
-            double before = sheets.open(id, member.id()).sheet().panel("p1").seat().centre().x();
+            double before = sheets.open(id, member.id()).sheet().holder("p1").seat().centre().x();
             boolean[] over = {false};
             CompletableFuture<Integer> editing = CompletableFuture.supplyAsync(() -> edits(visitor, id, nodes, over));
             int kills = 0;
@@ -72,7 +72,7 @@ class NodesTest extends StudioTest {
             System.out.println(kills + " kills, " + made + " edits answered");
             assertThat(kills).isGreaterThan(2);
             assertThat(made).isGreaterThan(kills);
-            assertThat(sheets.open(id, member.id()).sheet().panel("p1").seat().centre().x()).isEqualTo(before + 0.25 * made);
+            assertThat(sheets.open(id, member.id()).sheet().holder("p1").seat().centre().x()).isEqualTo(before + 0.25 * made);
         }
     }
 
@@ -113,7 +113,7 @@ class NodesTest extends StudioTest {
             two.ready();
             Visitor first = new Visitor(one.port());
             UUID id = sheet(first, "Two nodes");
-            double before = sheets.open(id, member.id()).sheet().panel("p1").seat().centre().x();
+            double before = sheets.open(id, member.id()).sheet().holder("p1").seat().centre().x();
             List<CompletableFuture<List<Long>>> clients = IntStream.range(0, 8).mapToObj(i -> CompletableFuture.supplyAsync(() -> {
                 try {
                     Visitor visitor = new Visitor(i % 2 == 0 ? one.port() : two.port());
@@ -134,7 +134,7 @@ class NodesTest extends StudioTest {
             }
             assertThat(all).hasSize(300).doesNotHaveDuplicates();
             assertThat(sheets.version(id, member.id())).isEqualTo(301);
-            assertThat(sheets.open(id, member.id()).sheet().panel("p1").seat().centre().x()).isEqualTo(before + 75);
+            assertThat(sheets.open(id, member.id()).sheet().holder("p1").seat().centre().x()).isEqualTo(before + 75);
         }
     }
 

@@ -26,7 +26,7 @@ import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 import plainlantern.outline.Ellipse;
 import plainlantern.outline.Rectangle;
-import plainlantern.sheet.Placement;
+import plainlantern.sheet.Pose;
 import plainlantern.sheet.Seat;
 
 /** Fill and Settle: pictures on the shelf, in panels, in vistas. */
@@ -82,13 +82,15 @@ class PicturesBrowserTest extends Browsed {
     void aVistaIsMovedWholeAndItsSlicesAlone() {
         newSheet("200", "100", "mm", "100");
         grid(1, 3);
-        bring(new FilePayload("Ridges.jpg", "image/jpeg", jpeg(1500, 600, 20)), new FilePayload("Noon.jpg", "image/jpeg", jpeg(900, 900, 170)));
+        bring(new FilePayload("Ridges.jpg", "image/jpeg", jpeg(1500, 600, 20)),
+                new FilePayload("Noon.jpg", "image/jpeg", jpeg(900, 900, 170)));
         page.locator("#well").focus();
         page.keyboard().press("Control+a");
         double[] gap = middle(panel(1));
         gap[0] = (panel(0).boundingBox().x + panel(0).boundingBox().width + panel(1).boundingBox().x) / 2;
         BoundingBox well = page.locator("#well").boundingBox();
-        page.locator(".shelf-picture").first().dragTo(page.locator("#well"), new Locator.DragToOptions().setTargetPosition(gap[0] - well.x, gap[1] - well.y));
+        page.locator(".shelf-picture").first().dragTo(page.locator("#well"), new Locator.DragToOptions()
+                .setTargetPosition(gap[0] - well.x, gap[1] - well.y));
         undoSays("Vista of Ridges: 3 panels");
         assertThat(page.locator("#panels image")).hasCount(3);
         page.keyboard().press("3");
@@ -188,7 +190,8 @@ class PicturesBrowserTest extends Browsed {
     @Test
     void picturesAreDroppedAndPasted() {
         newSheet("120", "80", "mm", "100");
-        String files = "async (kind) => { const canvas = document.createElement('canvas'); canvas.width = kind === 'drop' ? 40 : 60; canvas.height = 30;"
+        String files = "async (kind) => { const canvas = document.createElement('canvas'); canvas.width = kind === 'drop' ? 40 : 60; "
+                + "canvas.height = 30;"
                 + "canvas.getContext('2d').fillRect(0, 0, 20, 20); const blob = await new Promise(done => canvas.toBlob(done));"
                 + "const data = new DataTransfer(); data.items.add(new File([blob], kind + '.png', {type: 'image/png'}));"
                 + "window.dispatchEvent(kind === 'drop' ? new DragEvent('drop', {dataTransfer: data, bubbles: true, cancelable: true})"
@@ -205,24 +208,29 @@ class PicturesBrowserTest extends Browsed {
     void theBoardStopsWhereTheCoreStops() {
         Random random = new Random(11);
         for (int i = 0; i < 120; i++) {
-            Path outline = random.nextBoolean() ? new Ellipse().path(40 + random.nextInt(90), 30 + random.nextInt(90)) : Rectangle.SHARP.path(40 + random.nextInt(90), 30 + random.nextInt(90));
+            Path outline = random.nextBoolean() ? new Ellipse().path(40 + random.nextInt(90), 30 + random.nextInt(90))
+                    : Rectangle.SHARP.path(40 + random.nextInt(90), 30 + random.nextInt(90));
             Sitting sitting = new Sitting(outline, 300 + random.nextInt(4000), 300 + random.nextInt(4000));
             double turn = random.nextInt(3) == 0 ? 0 : random.nextDouble() * 360 - 180;
             double scale = sitting.coverScale(turn) * (0.5 + 1.5 * random.nextDouble());
-            Placement wanted = new Placement(new Point(random.nextGaussian() * 40, random.nextGaussian() * 40), scale, scale, turn, random.nextBoolean());
-            Placement expected = sitting.covering(wanted);
+            Pose wanted = new Pose(new Point(random.nextGaussian() * 40, random.nextGaussian() * 40), scale, scale, turn,
+                    random.nextBoolean());
+            Pose expected = sitting.covering(wanted);
             Box reach = sitting.reach(turn);
             Map<String, Object> picture = Map.of("held", true, "width", sitting.width(), "height", sitting.height(),
                     "reach", List.of(reach.x(), reach.y(), reach.right(), reach.bottom()));
-            Map<String, Object> placement = Map.of("centre", Map.of("x", wanted.centre().x(), "y", wanted.centre().y()), "scaleX", scale, "scaleY", scale,
+            Map<String, Object> placement = Map.of("centre", Map.of("x", wanted.centre().x(), "y", wanted.centre().y()), "scaleX",
+                    scale, "scaleY", scale,
                     "turn", turn, "mirrored", wanted.mirrored());
-            List<Double> shown = numbers("async ([picture, placement]) => { const g = await import('/js/geometry.js'); const p = g.held(picture, placement);"
+            List<Double> shown = numbers("async ([picture, placement]) => { const g = await import('/js/geometry.js'); const p = "
+                    + "g.held(picture, placement);"
                     + "return [p.centre.x, p.centre.y, p.scaleX]; }", List.of(picture, placement));
             assertThat(shown.get(0)).isCloseTo(expected.centre().x(), within(1e-6));
             assertThat(shown.get(1)).isCloseTo(expected.centre().y(), within(1e-6));
             assertThat(shown.get(2)).isCloseTo(expected.scaleX(), within(1e-9));
             List<Double> matrix = numbers("async ([picture, placement]) => { const g = await import('/js/geometry.js');"
-                    + "const m = g.pictureMatrix({centre: {x: 7, y: 9}, turn: 33, mirrored: true}, picture, placement); return [m.a, m.b, m.c, m.d, m.e, m.f]; }", List.of(picture, placement));
+                    + "const m = g.pictureMatrix({centre: {x: 7, y: 9}, turn: 33, mirrored: true}, picture, placement); return [m.a, "
+                    + "m.b, m.c, m.d, m.e, m.f]; }", List.of(picture, placement));
             Affine own = new Seat(new Point(7, 9), 10, 10, 33, true).toSheet().after(wanted.toPanel(sitting.width(), sitting.height()));
             double[] core = {own.a(), own.b(), own.c(), own.d(), own.e(), own.f()};
             for (int k = 0; k < 6; k++) assertThat(matrix.get(k)).isCloseTo(core[k], within(1e-4));
@@ -288,7 +296,8 @@ class PicturesBrowserTest extends Browsed {
         settled();
         List<Route> held = new ArrayList<>();
         Locator size = page.locator(".words [name=size]");
-        for (List<String> typed : List.of(List.of("Oswald", "", "24 pt"), List.of("Caveat", "3", "2 pt"), List.of("Space Mono", "40 pt", ""))) {
+        for (List<String> typed : List.of(List.of("Oswald", "", "24 pt"), List.of("Caveat", "3", "2 pt"),
+                List.of("Space Mono", "40 pt", ""))) {
             page.route("**/edits", held::add);
             page.locator(".words [name=typeface]").selectOption(typed.get(0));
             size.selectText();
@@ -304,10 +313,12 @@ class PicturesBrowserTest extends Browsed {
         }
     }
 
-    private static final String DROP = "async ([kind, x, y, name, width]) => { const canvas = document.createElement('canvas'); canvas.width = width; canvas.height = 300;"
+    private static final String DROP = "async ([kind, x, y, name, width]) => { const canvas = document.createElement('canvas'); "
+            + "canvas.width = width; canvas.height = 300;"
             + "canvas.getContext('2d').fillRect(0, 0, 20, 20); const blob = await new Promise(done => canvas.toBlob(done));"
             + "const data = new DataTransfer(); data.items.add(new File([blob], name + '.png', {type: 'image/png'}));"
-            + "window.dispatchEvent(kind === 'drop' ? new DragEvent('drop', {dataTransfer: data, bubbles: true, cancelable: true, clientX: x, clientY: y})"
+            + "window.dispatchEvent(kind === 'drop' ? new DragEvent('drop', {dataTransfer: data, bubbles: true, cancelable: true, "
+            + "clientX: x, clientY: y})"
             + ": new ClipboardEvent('paste', {clipboardData: data, bubbles: true, cancelable: true})); }";
 
     /** Files go straight into panels: dropped onto one, pasted into the selected ones; one that is there already is said. */
@@ -331,7 +342,8 @@ class PicturesBrowserTest extends Browsed {
     void theShelfIsOrderedMarkedAndPlacedOneByOne() {
         newSheet("120", "80", "mm", "100");
         grid(1, 3);
-        bring(new FilePayload("Boat 10.jpg", "image/jpeg", jpeg(900, 300, 20)), new FilePayload("Boat 9.jpg", "image/jpeg", jpeg(300, 900, 80)),
+        bring(new FilePayload("Boat 10.jpg", "image/jpeg", jpeg(900, 300, 20)),
+                new FilePayload("Boat 9.jpg", "image/jpeg", jpeg(300, 900, 80)),
                 new FilePayload("Reeds.jpg", "image/jpeg", jpeg(600, 600, 140)));
         Locator shown = page.locator(".shelf > li:visible .shelf-name");
         assertThat(shown).hasText(new String[] {"Boat 10", "Boat 9", "Reeds"});
@@ -418,7 +430,8 @@ class PicturesBrowserTest extends Browsed {
     void contentGoesOutInAndAcross() {
         newSheet("200", "100", "mm", "100");
         grid(1, 2);
-        bring(new FilePayload("Ridges.jpg", "image/jpeg", jpeg(1500, 600, 20)), new FilePayload("Noon.jpg", "image/jpeg", jpeg(900, 900, 170)));
+        bring(new FilePayload("Ridges.jpg", "image/jpeg", jpeg(1500, 600, 20)),
+                new FilePayload("Noon.jpg", "image/jpeg", jpeg(900, 900, 170)));
         click(panel(0));
         page.locator(".shelf-picture").first().click();
         undoSays("Fill with Ridges: Panel 1");
@@ -481,7 +494,9 @@ class PicturesBrowserTest extends Browsed {
         assertThat(page.locator(".card-panel.chosen")).hasCount(6);
     }
 
-    /** What is bare is hatched and named, and covered again for all; two fingers zoom; nudges are given on; a vista lies behind the sheet. */
+    /**
+     * What is bare is hatched and named, and covered again for all; two fingers zoom; nudges are given on; a vista lies behind the sheet.
+     */
     @Test
     void bareAreasFingersAndNudges() {
         newSheet("200", "100", "mm", "100");
@@ -503,9 +518,12 @@ class PicturesBrowserTest extends Browsed {
         click(panel(0));
         assertThat(page.locator("#marks .slack")).not().hasCount(0);
         double[] at = middle(panel(0));
-        page.evaluate("([x, y]) => { const well = document.getElementById('well'); const finger = (type, pointerId, dx) => document.elementFromPoint(x + dx, y).dispatchEvent(new PointerEvent(type,"
-                + "{pointerId, pointerType: 'touch', clientX: x + dx, clientY: y, bubbles: true, button: 0})); well.setPointerCapture = () => {};"
-                + "finger('pointerdown', 11, -20); finger('pointerdown', 12, 20); finger('pointermove', 12, 60); finger('pointerup', 12, 60); finger('pointerup', 11, -20); }", List.of(at[0], at[1]));
+        page.evaluate("([x, y]) => { const well = document.getElementById('well'); const finger = (type, pointerId, dx) => "
+                + "document.elementFromPoint(x + dx, y).dispatchEvent(new PointerEvent(type,"
+                + "{pointerId, pointerType: 'touch', clientX: x + dx, clientY: y, bubbles: true, button: 0})); well.setPointerCapture = "
+                + "() => {};"
+                + "finger('pointerdown', 11, -20); finger('pointerdown', 12, 20); finger('pointermove', 12, 60); finger('pointerup', 12,"
+                + " 60); finger('pointerup', 11, -20); }", List.of(at[0], at[1]));
         undoSays("Zoom picture: Panel 1");
         assertThat(page.locator("#zoom-number")).hasValue("200 %");
 

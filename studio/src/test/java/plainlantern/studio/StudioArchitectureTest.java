@@ -21,7 +21,8 @@ class StudioArchitectureTest {
     /** SQL stands in one class a table. */
     @Test
     void onlyStoresTalkToTheDatabase() {
-        noClasses().that().haveSimpleNameNotEndingWith("Store").should().dependOnClassesThat().areAssignableTo(JdbcClient.class).check(STUDIO);
+        noClasses().that().haveSimpleNameNotEndingWith("Store").should().dependOnClassesThat()
+                .areAssignableTo(JdbcClient.class).check(STUDIO);
     }
 
     /** Nothing of the application's pages knows the demo: without it, it is not there. */

@@ -89,7 +89,8 @@ public abstract class StudioTest {
     protected static byte[] jpeg(int width, int height, int hue) {
         BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_3BYTE_BGR);
         Graphics2D g = image.createGraphics();
-        g.setPaint(new GradientPaint(0, 0, Color.getHSBColor(hue / 360f, 0.7f, 0.9f), width, height, Color.getHSBColor(hue / 360f + 0.4f, 0.8f, 0.3f)));
+        g.setPaint(new GradientPaint(0, 0, Color.getHSBColor(hue / 360f, 0.7f, 0.9f), width, height,
+                Color.getHSBColor(hue / 360f + 0.4f, 0.8f, 0.3f)));
         g.fillRect(0, 0, width, height);
         g.setColor(Color.WHITE);
         // Two alike, so that no focal point is proposed.

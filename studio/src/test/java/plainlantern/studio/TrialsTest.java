@@ -6,8 +6,8 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.DataOutputStream;
 import java.io.InputStream;
-import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
@@ -38,17 +38,18 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import plainlantern.editing.EditReader;
-import plainlantern.editing.LayOut;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Unit;
+import plainlantern.editing.placing.LayOut;
+import plainlantern.editing.reading.EditReader;
 import plainlantern.fitting.Dealing;
-import plainlantern.geometry.BadInput;
-import plainlantern.geometry.Unit;
 import plainlantern.pattern.EvenGrid;
 import plainlantern.picture.Encoder;
 import plainlantern.sheet.Margins;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
+import plainlantern.sheet.Treatment;
 import plainlantern.studio.web.Busy;
 
 /** Trials that take minutes: ./lantern trial. Their figures go into docs/running.md. */
@@ -394,7 +395,7 @@ class TrialsTest extends StudioTest {
         List<Picture> shelf = new ArrayList<>();
         for (int i = 0; i < 2000; i++)
             shelf.add(new Picture(String.format("%064x", i), "p" + i, 1000 + random.nextInt(5000), 1000 + random.nextInt(5000),
-                    Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty()));
+                    Optional.empty(), Optional.empty(), Optional.empty(), Treatment.NONE));
         Sheet wall = LayOut.replacing(new EvenGrid(5, 8, 2, 2), new Margins(5, 5, 5, 5))
                 .apply(Sheet.empty("Wall", Unit.MM, 420, 297, 300).withShelf(shelf));
         var memory = (com.sun.management.ThreadMXBean) java.lang.management.ManagementFactory.getThreadMXBean();

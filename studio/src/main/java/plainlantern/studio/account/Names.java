@@ -3,7 +3,7 @@ package plainlantern.studio.account;
 import java.security.SecureRandom;
 import java.text.Normalizer;
 import java.util.Locale;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
 
 /** What an account is called, and what it signs in as. */
 final class Names {

@@ -5,7 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
 
 /** Which passwords are good enough, and whether one is right. */
 @Component

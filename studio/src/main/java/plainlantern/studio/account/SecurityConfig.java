@@ -66,7 +66,8 @@ public class SecurityConfig {
                                     account(request), request.getRemoteAddr());
                             response.sendError(HttpStatus.FORBIDDEN.value());
                         })
-                        .defaultAuthenticationEntryPointFor(new HttpStatusEntryPoint(UNAUTHORIZED), new RequestHeaderRequestMatcher("X-CSRF-TOKEN"))
+                        .defaultAuthenticationEntryPointFor(new HttpStatusEntryPoint(UNAUTHORIZED),
+                                new RequestHeaderRequestMatcher("X-CSRF-TOKEN"))
                         .defaultAuthenticationEntryPointFor(new LoginUrlAuthenticationEntryPoint("/sign-in"), AnyRequestMatcher.INSTANCE))
                 .headers(SecurityConfig::headers)
                 .build();

@@ -25,7 +25,8 @@ import plainlantern.editing.Remark;
  * @param layer    the layer that is chosen now, where that has changed
  */
 record Answer(long version, String name, String size, String kept, String undo, String redo, List<Part> changed, List<String> order,
-              List<String> selected, String paper, List<Map<String, String>> swatches, String count, String states, String bench, Facts facts,
+              List<String> selected, String paper, List<Map<String, String>> swatches, String count, String states,
+                      String bench, Facts facts,
               List<Snaps.Line> guides, List<Map<String, Object>> vistas, Optional<Said> remark, OptionalInt layer) {
     /** A remark on a change; {@code label} and {@code edit} are what a button offers to do about it. */
     record Said(String says, Optional<String> label, Optional<Edit> edit) {

@@ -2,7 +2,6 @@ package plainlantern.studio.board;
 
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -17,27 +16,22 @@ import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
 import plainlantern.arranging.Snaps;
 import plainlantern.rendering.BoardPainter;
-import plainlantern.scene.Scene.PictureLayer;
+import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.sheet.Element;
-import plainlantern.sheet.Panel;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetSize;
 import plainlantern.sheet.Vista;
 import plainlantern.studio.sheets.Change;
 import plainlantern.studio.sheets.Opened;
-import plainlantern.studio.shelf.ClearAddress;
+import plainlantern.studio.shelf.PictureAddress;
 
 /** Draws the fragments that a change of a sheet calls for. */
 @Component
 class Answers {
     /** Where the board finds a picture at first; the page asks for more pixels where it shows it larger. */
-    static final Function<PictureLayer, String> BOARD = layer -> pixels(layer) + "/medium";
-    static final Function<PictureLayer, String> CARD = layer -> pixels(layer) + "/small";
-
-    private static String pixels(PictureLayer layer) {
-        return "/pictures/" + layer.picture() + layer.clear().map(clear -> "/" + ClearAddress.of(clear)).orElse("");
-    }
+    static final Function<PaintedPicture, String> BOARD = layer -> PictureAddress.of(layer.treated()) + "/medium";
+    static final Function<PaintedPicture, String> CARD = layer -> PictureAddress.of(layer.treated()) + "/small";
 
     private final ITemplateEngine templates;
     private final Map<String, String> gallery = new ConcurrentHashMap<>();
@@ -53,12 +47,10 @@ class Answers {
         return answer(change.after(), changed(change.before(), now), looking, selected, now.shelf().equals(change.before().shelf()));
     }
 
-    /** The panels that are new or look different. */
-    static List<Panel> changed(Sheet was, Sheet now) {
-        Map<String, Panel> before = new HashMap<>();
-        for (Panel panel : was.panels()) before.put(panel.id(), panel);
+    /** The elements that are new or look different. */
+    static List<Element> changed(Sheet was, Sheet now) {
         Set<String> elsewhere = elsewhere(was, now);
-        return now.panels().stream().filter(p -> !p.equals(before.get(p.id())) || elsewhere.contains(p.id())).toList();
+        return now.elements().stream().filter(e -> elsewhere.contains(e.id()) || !was.find(e.id()).equals(Optional.of(e))).toList();
     }
 
     /** The panels that show something else although they are as they were: their vista was moved, or their picture got a focal point. */
@@ -72,10 +64,10 @@ class Answers {
     }
 
     Answer whole(Opened opened, Looking looking, Collection<String> selected) {
-        return answer(opened, opened.sheet().panels(), looking, selected, false);
+        return answer(opened, opened.sheet().elements(), looking, selected, false);
     }
 
-    private Answer answer(Opened opened, List<Panel> changed, Looking looking, Collection<String> selected, boolean sameShelf) {
+    private Answer answer(Opened opened, List<Element> changed, Looking looking, Collection<String> selected, boolean sameShelf) {
         Sheet sheet = opened.sheet();
         List<String> order = sheet.elements().stream().map(Element::id).toList();
         Set<String> there = new HashSet<>(order);
@@ -112,7 +104,8 @@ class Answers {
     }
 
     String bench(BenchView view) {
-        return templates.process("board/bench", Set.of("bench"), new Context(Locale.ROOT, Map.of("view", view, "stages", Stage.values(), "gallery", gallery())));
+        return templates.process("board/bench", Set.of("bench"),
+                new Context(Locale.ROOT, Map.of("view", view, "stages", Stage.values(), "gallery", gallery())));
     }
 
     /** The drawings of all patterns and forms as HTML, which is the same for every sheet and so made only once. */

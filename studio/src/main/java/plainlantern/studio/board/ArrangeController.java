@@ -16,8 +16,7 @@ import org.springframework.web.bind.annotation.ResponseBody;
 import plainlantern.arranging.Seams;
 import plainlantern.arranging.Snaps;
 import plainlantern.fitting.Vistas;
-import plainlantern.sheet.Content;
-import plainlantern.sheet.Panel;
+import plainlantern.sheet.Element;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.studio.account.Member;
@@ -38,7 +37,8 @@ public class ArrangeController {
     /** The form for a pattern; the kind "again" means the pattern that the selection came from. */
     @PostMapping(path = "/patterns/{kind}", produces = MediaType.TEXT_HTML_VALUE)
     @ResponseBody
-    String form(@AuthenticationPrincipal Member member, @PathVariable UUID id, @PathVariable String kind, @RequestParam(defaultValue = "") List<String> selected) {
+    String form(@AuthenticationPrincipal Member member, @PathVariable UUID id, @PathVariable String kind,
+            @RequestParam(defaultValue = "") List<String> selected) {
         return answers.pattern(PatternForm.of(sheet(member, id), kind, selected));
     }
 
@@ -56,17 +56,17 @@ public class ArrangeController {
     }
 
     /** What travels between sheets. */
-    public record Copied(List<Panel> panels, List<Picture> pictures) {}
+    public record Copied(List<Element> panels, List<Picture> pictures) {}
 
-    /** Panels as they are, with the pictures they show, to be pasted here or on another sheet. */
+    /** Elements as they are, with the pictures they show, to be pasted here or on another sheet. */
     @PostMapping("/copy")
     @ResponseBody
     Copied copy(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam List<String> panels) {
         Sheet sheet = sheet(member, id);
         // A vista stays behind: what was seen of it goes along as a picture of the panel's own.
-        List<Panel> copied = sheet.panels(panels).stream().map(p -> Vistas.left(sheet, p)).toList();
+        List<Element> copied = sheet.elements(panels).stream().map(e -> e.holding(holder -> Vistas.left(sheet, holder))).toList();
         Set<String> shown = new HashSet<>();
-        for (Panel panel : copied) for (Content layer : panel.content()) if (layer instanceof Content.OwnPicture own) shown.add(own.picture());
+        for (Element element : copied) element.holder().ifPresent(h -> h.pictures().forEach(layer -> shown.add(sheet.pictureOf(layer))));
         return new Copied(copied, sheet.shelf().stream().filter(p -> shown.contains(p.id())).toList());
     }
 

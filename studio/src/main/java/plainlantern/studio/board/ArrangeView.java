@@ -7,9 +7,9 @@ import java.util.List;
 import java.util.Optional;
 import plainlantern.outline.Outline;
 import plainlantern.outline.Rectangle;
+import plainlantern.sheet.Element;
 import plainlantern.sheet.Guides;
-import plainlantern.sheet.Panel;
-import plainlantern.sheet.Role;
+import plainlantern.sheet.Holder;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetSize;
 
@@ -23,22 +23,29 @@ import plainlantern.sheet.SheetSize;
  * @param locked    whether all of the selection is locked, and so on
  */
 public record ArrangeView(Optional<String> again, String form, List<Fields.Field> formAsked,
-                          boolean rules, boolean locked, boolean hidden, boolean grouped, List<GuideKind> guideKinds, SheetSize[] sizes) {
+                          boolean rules, boolean locked, boolean hidden, boolean grouped, List<GuideKind> guideKinds) {
+    public SheetSize[] sizes() {
+        return SheetSize.values();
+    }
+
     /** A kind of guides with its two switches. */
     public record GuideKind(String key, String label, boolean shown, boolean snaps) {}
 
     static ArrangeView of(Sheet sheet, Collection<String> selected) {
-        List<Panel> panels = sheet.panels().stream().filter(p -> selected.contains(p.id())).toList();
+        List<Element> panels = sheet.elements().stream().filter(p -> selected.contains(p.id())).toList();
         Optional<String> again = panels.stream().flatMap(p -> sheet.layoutOf(p.id()).stream()).findFirst().map(l -> l.pattern().label());
-        List<String> kinds = panels.stream().map(p -> kind(p.outline())).distinct().toList();
-        boolean one = kinds.size() == 1 && panels.get(0).role() != Role.RULE;
-        Outline first = one ? panels.get(0).outline() : Rectangle.SHARP;
-        List<Fields.Field> asked = !one || first instanceof Rectangle ? List.of() : Fields.of(first.getClass(), Optional.of((Record) first), new Numbers(sheet), 0);
+        boolean rules = panels.stream().anyMatch(p -> p.rule().isPresent());
+        List<Outline> outlines = panels.stream().flatMap(p -> p.holder().stream()).map(Holder::outline).toList();
+        List<String> kinds = outlines.stream().map(ArrangeView::kind).distinct().toList();
+        boolean one = !rules && kinds.size() == 1;
+        Outline first = one ? outlines.get(0) : Rectangle.SHARP;
+        List<Fields.Field> asked = !one || !first.radii().isEmpty() ? List.of()
+                : Fields.of(first.getClass(), Optional.of((Record) first), new Numbers(sheet), 0);
         Guides guides = sheet.guides();
         List<GuideKind> guideKinds = Arrays.stream(Guides.Kind.values())
                 .map(k -> new GuideKind(k.name(), k.label(), guides.shown().contains(k), guides.snaps().contains(k))).toList();
-        return new ArrangeView(again, one ? kinds.get(0) : "", asked, panels.stream().anyMatch(p -> p.role() == Role.RULE), panels.stream().allMatch(Panel::locked),
-                panels.stream().allMatch(Panel::hidden), panels.stream().anyMatch(p -> !p.group().isEmpty()), guideKinds, SheetSize.values());
+        return new ArrangeView(again, one ? kinds.get(0) : "", asked, rules, panels.stream().allMatch(Element::locked),
+                panels.stream().allMatch(Element::hidden), panels.stream().anyMatch(p -> !p.group().isEmpty()), guideKinds);
     }
 
     private static String kind(Outline outline) {

@@ -1,12 +1,7 @@
 package plainlantern.studio.board;
 
-import java.util.ArrayList;
-import java.util.Collection;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
@@ -22,34 +17,11 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
-import plainlantern.arranging.Ground;
-import plainlantern.editing.AddCaption;
-import plainlantern.editing.AddLayer;
-import plainlantern.editing.AddPanel;
-import plainlantern.editing.AddRule;
-import plainlantern.editing.ClearBackground;
-import plainlantern.editing.Cut;
-import plainlantern.editing.Deal;
-import plainlantern.editing.Duplicate;
+import plainlantern.asking.Typed;
 import plainlantern.editing.Edit;
-import plainlantern.editing.EditReader;
-import plainlantern.editing.FramePicture;
-import plainlantern.editing.LayOut;
-import plainlantern.editing.MoveOut;
-import plainlantern.editing.Paste;
-import plainlantern.editing.ReturnTo;
-import plainlantern.editing.RulesAlong;
-import plainlantern.editing.ShelvePictures;
-import plainlantern.editing.SplitPicture;
-import plainlantern.fitting.Dealing.Dealt;
-import plainlantern.geometry.BadInput;
-import plainlantern.geometry.Typed;
-import plainlantern.outline.PathData;
-import plainlantern.pattern.EvenGrid;
-import plainlantern.pattern.Piece;
+import plainlantern.editing.filling.ShelvePictures;
+import plainlantern.editing.reading.EditReader;
 import plainlantern.rendering.BoardPainter;
-import plainlantern.sheet.Element;
-import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
 import plainlantern.sheet.SheetSize;
@@ -80,9 +52,11 @@ public class BoardController {
     /**
      * An edit on its way in, with what the page shows; {@code edit} is read when the sheet it meets is known, {@code name} is the same each
      * time it is sent.
+     *
+     * @param agreed whether the person was asked and said yes
      */
     record Request(JsonNode edit, Optional<UUID> name, String stage, List<String> selected, long version, @Typed.Switch boolean whole,
-            @Typed.Layer int layer) {
+            @Typed.Layer int layer, @Typed.Switch boolean agreed) {
         Looking looking() {
             return new Looking(Stage.of(stage), whole, layer);
         }
@@ -101,8 +75,8 @@ public class BoardController {
         model.addAttribute("member", member);
         model.addAttribute("size", SheetSize.describe(sheet));
         model.addAttribute("kept", Answers.kept(opened));
-        model.addAttribute("panels", sheet.panels().stream().map(p -> BoardPainter.panel(sheet, p, Answers.BOARD)).toList());
-        model.addAttribute("lineup", LineUpView.of(sheet, sheet.panels(), Answers.CARD));
+        model.addAttribute("panels", sheet.elements().stream().map(p -> BoardPainter.panel(sheet, p, Answers.BOARD)).toList());
+        model.addAttribute("lineup", LineUpView.of(sheet, sheet.elements(), Answers.CARD));
         model.addAttribute("vistas", SheetJson.MAPPER.writeValueAsString(Answers.vistas(sheet)));
         model.addAttribute("swatches", SheetJson.MAPPER.writeValueAsString(Answers.swatches(sheet)));
         model.addAttribute("paper", BoardPainter.paper(sheet, Answers.BOARD));
@@ -138,11 +112,12 @@ public class BoardController {
         Optional<Change> made = sheets.apply(id, member.id(), request.name(), sheet -> read[0] = read(member, request, sheet));
         if (made.isEmpty()) return now(member, id, request);
         Change change = made.get();
-        Collection<String> selected = selected(read[0], request.selected(), change);
-        OptionalInt layer = layer(read[0], change, selected);
+        Sheet after = change.after().sheet();
+        List<String> selected = read[0].selected(change.before(), after, request.selected());
+        OptionalInt layer = read[0].layer(after, selected);
         Looking looking = layer.isPresent() ? request.looking().choosing(layer.getAsInt()) : request.looking();
         return answers.to(change, change.versionBefore() != request.version(), looking, selected)
-                .saying(read[0].remark(change.before(), change.after().sheet()).map(Answer.Said::of)).choosing(layer);
+                .saying(read[0].remark(change.before(), after).map(Answer.Said::of)).choosing(layer);
     }
 
     /** All of the sheet as it is. */
@@ -150,50 +125,12 @@ public class BoardController {
         return answers.whole(sheets.open(id, member.id()), request.looking(), request.selected());
     }
 
-    /** A new layer is the chosen one. */
-    private static OptionalInt layer(Edit edit, Change change, Collection<String> selected) {
-        if (!(edit instanceof AddLayer) || selected.isEmpty()) return OptionalInt.empty();
-        return OptionalInt.of(change.after().sheet().panel(selected.iterator().next()).content().size() - 1);
-    }
-
-    /** New panels become the selection; halves of a cut join it, so that the next cut divides them too. */
-    private static Collection<String> selected(Edit edit, List<String> before, Change change) {
-        if (edit instanceof Duplicate || edit instanceof AddPanel || edit instanceof FramePicture || edit instanceof SplitPicture || edit instanceof MoveOut || edit instanceof AddCaption || edit instanceof AddRule || edit instanceof RulesAlong) return added(change);
-        if (!(edit instanceof Cut) || before.isEmpty()) return before;
-        List<String> both = new ArrayList<>(before);
-        both.addAll(added(change));
-        return both;
-    }
-
     /** What an edit would give, without making it: live while a gesture or a typed number goes on. */
     @PostMapping("/preview")
     @ResponseBody
-    Map<String, Object> preview(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Request request) {
+    ForeseenView preview(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Request request) {
         Sheet before = sheets.open(id, member.id()).sheet();
-        Edit edit = read(member, request, before);
-        if (edit instanceof LayOut layOut) return laid(layOut, before);
-        List<Dealt> dealt = edit instanceof Deal deal ? deal.dealt(before) : List.of();
-        Sheet after = edit instanceof Deal ? Deal.filled(before, dealt) : edit.on(before);
-        if (edit instanceof SplitPicture split) return Map.of("says", split.says(before, after));
-        List<Answer.Part> parts = Answers.changed(before, after).stream().map(p -> new Answer.Part(p.id(), BoardPainter.panel(after, p, Answers.BOARD), "")).toList();
-        Map<String, Object> seen = new HashMap<>(Map.of("changed", parts, "vistas", Answers.vistas(after)));
-        if (edit instanceof Deal) seen.put("deal", DealView.of(before, dealt));
-        return seen;
-    }
-
-    /** The pieces of a pattern as they would lie, what is said of them, what would be lost; for grids also the lines between cells. */
-    private static Map<String, Object> laid(LayOut layOut, Sheet before) {
-        Ground ground = layOut.ground(before);
-        List<Piece> pieces = ground.pieces(layOut.pattern(), before);
-        Map<String, Object> laid = new HashMap<>();
-        laid.put("cells", pieces.stream().map(piece -> PathData.of(ground.onSheet(piece))).toList());
-        laid.put("says", layOut.pattern().says(ground.box(), pieces));
-        laid.put("lost", layOut.lost(before, pieces.size()).orElse(""));
-        if (layOut.pattern() instanceof EvenGrid grid && ground.turn() == 0) {
-            laid.put("across", grid.across(ground.box()));
-            laid.put("down", grid.down(ground.box()));
-        }
-        return laid;
+        return ForeseenView.of(read(member, request, before).foreseen(before));
     }
 
     /** One picture of the shelf, larger. */
@@ -204,35 +141,14 @@ public class BoardController {
         return "board/closer :: closer";
     }
 
-    /** Copied panels that belong on this sheet now. */
-    @PostMapping("/paste")
-    @ResponseBody
-    Answer paste(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Request request) {
-        Optional<Change> made = sheets.apply(id, member.id(), request.name(), sheet -> {
-            Edit edit = EditReader.read(String.valueOf(request.edit()), sheet);
-            BadInput.unless(edit instanceof Paste, "edit", "There is nothing to paste.");
-            Paste paste = (Paste) edit;
-            Map<String, String> names = new LinkedHashMap<>();
-            Map<String, Picture> told = new HashMap<>();
-            for (Picture picture : paste.pictures()) {
-                names.put(picture.id(), picture.name());
-                told.put(picture.id(), picture);
-            }
-            List<Picture> owned = pictures.owned(member.id(), names).stream().map(p -> told.get(p.id()).clear().isEmpty() ? p : p.cleared(told.get(p.id()).clear(), told.get(p.id()).foot())).toList();
-            return new Paste(paste.panels(), owned, paste.dx(), paste.dy());
-        });
-        if (made.isEmpty()) return now(member, id, request);
-        Change change = made.get();
-        return answers.to(change, change.versionBefore() != request.version(), request.looking(), added(change));
-    }
-
     @PostMapping("/shelf")
     @ResponseBody
     Answer shelve(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Shelving request) {
         ShelvePictures edit = new ShelvePictures(pictures.owned(member.id(), request.pictures()));
         // Put on the shelf again they are there once.
         Change change = sheets.apply(id, member.id(), sheet -> edit);
-        return answers.to(change, change.versionBefore() != request.version(), new Looking(Stage.of(request.stage()), request.whole(), -1), request.selected());
+        return answers.to(change, change.versionBefore() != request.version(), new Looking(Stage.of(request.stage()), request.whole(), -1),
+                request.selected());
     }
 
     @PostMapping("/undo")
@@ -255,18 +171,8 @@ public class BoardController {
                 ? now.saying(Optional.of(new Answer.Said(by < 0 ? UNSEEN : UNSEEN_ON, Optional.empty(), Optional.empty()))) : now;
     }
 
-    /** Pictures come onto a shelf through {@link #shelve} alone, which knows whose they are. */
     private Edit read(Member member, Request request, Sheet sheet) {
-        Edit edit = EditReader.read(String.valueOf(request.edit()), sheet);
-        BadInput.unless(!(edit instanceof ShelvePictures || edit instanceof Paste || edit instanceof ReturnTo), "edit",
-                "That can’t be done here. Bring pictures in the Fill stage, paste with Ctrl V in Arrange, "
-                        + "and go back to a version in Versions, at the top right.");
-        return edit instanceof ClearBackground clear ? clear.standing(pictures.foot(member.id(), sheet.picture(clear.picture()).id(), clear.cleared())) : edit;
-    }
-
-    private static List<String> added(Change change) {
-        List<String> ids = new ArrayList<>(change.after().sheet().elements().stream().map(Element::id).toList());
-        ids.removeAll(new HashSet<>(change.before().elements().stream().map(Element::id).toList()));
-        return ids;
+        Edit edit = EditReader.read(String.valueOf(request.edit()), sheet).completed(pictures.of(member.id()), sheet);
+        return request.agreed() ? edit.agreedTo() : edit;
     }
 }

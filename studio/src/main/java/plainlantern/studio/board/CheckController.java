@@ -16,16 +16,15 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Unit;
 import plainlantern.checking.Legibility;
 import plainlantern.checking.Report;
 import plainlantern.checking.Weight;
-import plainlantern.geometry.BadInput;
-import plainlantern.geometry.Unit;
 import plainlantern.picture.Encoder;
 import plainlantern.rendering.Contrast;
 import plainlantern.scene.Scene;
-import plainlantern.sheet.Panel;
-import plainlantern.sheet.Role;
+import plainlantern.sheet.Element;
 import plainlantern.sheet.Sheet;
 import plainlantern.studio.account.Member;
 import plainlantern.studio.sheets.KeepStore;
@@ -71,25 +70,31 @@ public class CheckController {
     /** How well the words of captions can be read. */
     private Map<String, Legibility> read(Sheet sheet, Member member) {
         Map<String, Legibility> read = new HashMap<>();
-        for (Panel panel : sheet.panels()) {
-            if (panel.role() == Role.CAPTION && !panel.hidden())
-                paints.look(member.id(), previews -> Contrast.of(sheet, panel, previews))
-                        .ifPresent(reading -> read.put(panel.id(), reading));
+        for (Element element : sheet.elements()) {
+            element.caption().filter(caption -> !caption.hidden()).flatMap(caption ->
+                    paints.look(member.id(), previews -> Contrast.of(sheet, caption, previews)))
+                            .ifPresent(reading -> read.put(element.id(), reading));
         }
         return read;
     }
 
-    /** A part of the sheet as it is delivered at its own ppi, {@code across} by {@code down} pixels around a place in mm, as PNG; {@code kept} for its last kept version. */
+    /**
+     * A part of the sheet as it is delivered at its own ppi, {@code across} by {@code down} pixels around a place in mm, as PNG; {@code
+     * kept} for its last kept version.
+     */
     @GetMapping("/pixels")
-    ResponseEntity<byte[]> pixels(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam double x, @RequestParam double y, @RequestParam int across, @RequestParam int down,
+    ResponseEntity<byte[]> pixels(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam double x,
+            @RequestParam double y, @RequestParam int across, @RequestParam int down,
                                   @RequestParam(defaultValue = "false") boolean kept) {
-        BadInput.unless(across > 0 && across <= LARGEST && down > 0 && down <= LARGEST, "pixels", "A view has 1 to " + LARGEST + " pixels a side.");
+        BadInput.unless(across > 0 && across <= LARGEST && down > 0 && down <= LARGEST, "pixels", "A view has 1 to " + LARGEST
+                + " pixels a side.");
         Sheet sheet = sheets.open(id, member.id()).sheet();
         BadInput.unless(sheet.reaches(x, y), "pixels", "That is beside the sheet.");
         double pixel = Unit.MM_PER_INCH / sheet.ppi();
         Sheet seen = kept ? keeps.last(id).orElseThrow(() -> new BadInput("pixels", "No version is saved yet.")) : sheet;
         BufferedImage part = paints.pixels(member.id(), Scene.of(seen), sheet.ppi(), (int) Math.floor(x / pixel - across / 2.0),
                 (int) Math.floor(y / pixel - down / 2.0), across, down);
-        return ResponseEntity.ok().contentType(MediaType.IMAGE_PNG).cacheControl(CacheControl.maxAge(Duration.ofMinutes(10)).cachePrivate()).body(Encoder.png(part, sheet.ppi()));
+        return ResponseEntity.ok().contentType(MediaType.IMAGE_PNG).cacheControl(CacheControl.maxAge(Duration.ofMinutes(10)).cachePrivate())
+                .body(Encoder.png(part, sheet.ppi()));
     }
 }

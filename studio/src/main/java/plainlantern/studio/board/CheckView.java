@@ -23,15 +23,18 @@ public record CheckView(List<Kind> kinds, long faults, long warnings, long notes
     public record Row(String says, String weight, String panels, String place, String mend) {}
 
     static CheckView of(Report report) {
-        return new CheckView(report.kinds().stream().map(CheckView::kind).toList(), report.count(Weight.FAULT), report.count(Weight.WARNING), report.count(Weight.NOTE));
+        return new CheckView(report.kinds().stream().map(CheckView::kind).toList(), report.count(Weight.FAULT),
+                report.count(Weight.WARNING), report.count(Weight.NOTE));
     }
 
     private static Kind kind(Report.Kind kind) {
-        return new Kind(kind.title(), kind.weight().label(), kind.faults().stream().map(CheckView::row).toList(), kind.mendAll().map(SheetJson.MAPPER::writeValueAsString).orElse(""));
+        return new Kind(kind.title(), kind.weight().label(), kind.faults().stream().map(CheckView::row).toList(), kind.mendAll()
+                .map(SheetJson.MAPPER::writeValueAsString).orElse(""));
     }
 
     private static Row row(Fault fault) {
         String place = fault.place().x() + " " + fault.place().y() + " " + fault.place().right() + " " + fault.place().bottom();
-        return new Row(fault.says(), fault.weight().label(), String.join(" ", fault.panels()), place, fault.mend().map(SheetJson.MAPPER::writeValueAsString).orElse(""));
+        return new Row(fault.says(), fault.weight().label(), String.join(" ", fault.panels()), place,
+                fault.mend().map(SheetJson.MAPPER::writeValueAsString).orElse(""));
     }
 }

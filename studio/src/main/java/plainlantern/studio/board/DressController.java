@@ -12,10 +12,10 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Unit;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Unit;
 import plainlantern.rendering.Contrast;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Colour;
@@ -53,8 +53,10 @@ public class DressController {
     @GetMapping("/contrast")
     Map<String, Legible> contrast(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam String panel) {
         Sheet sheet = sheet(member, id);
-        return paints.look(member.id(), previews -> Contrast.of(sheet, sheet.panel(panel), previews)).map(reading -> Map.of("reading",
-                new Legible(String.format(Locale.ROOT, "%.1f", Math.floor(reading.ratio() * 10) / 10), reading.ratio() >= Contrast.ENOUGH, reading.plate(), reading.colour().told()))).orElse(Map.of());
+        return sheet.element(panel).caption().flatMap(caption -> paints.look(member.id(),
+                previews -> Contrast.of(sheet, caption, previews))).map(reading -> Map.of("reading",
+                new Legible(String.format(Locale.ROOT, "%.1f", Math.floor(reading.ratio() * 10) / 10), reading.ratio() >= Contrast.ENOUGH,
+                        reading.plate(), reading.colour().told()))).orElse(Map.of());
     }
 
     /** The colour of one spot of the sheet, mm, as it is delivered at the sheet's own ppi. */

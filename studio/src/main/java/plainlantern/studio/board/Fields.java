@@ -3,9 +3,9 @@ package plainlantern.studio.board;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import plainlantern.geometry.Questions.Question;
-import plainlantern.geometry.Questions;
-import plainlantern.geometry.Unit;
+import plainlantern.asking.Questions.Question;
+import plainlantern.asking.Questions;
+import plainlantern.asking.Unit;
 import plainlantern.sheet.Sheet;
 
 /** Fields of the bench, built from what a record of the core asks for. */
@@ -29,7 +29,8 @@ final class Fields {
         return Questions.of(type).stream().map(q -> {
             Object value = values.map(v -> Questions.value(v, q.name())).orElse(null);
             boolean on = value == null ? q.first().equals("true") : Boolean.TRUE.equals(value);
-            return new Field(q.name(), q.label(), q.kind().name().toLowerCase(Locale.ROOT), value == null ? first(q, numbers, shorter) : shown(q, value, numbers), on);
+            return new Field(q.name(), q.label(), q.kind().name().toLowerCase(Locale.ROOT), value == null ? first(q, numbers, shorter)
+                    : shown(q, value, numbers), on);
         }).toList();
     }
 

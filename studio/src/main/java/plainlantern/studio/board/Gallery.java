@@ -6,8 +6,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import plainlantern.asking.Unit;
 import plainlantern.geometry.Box;
-import plainlantern.geometry.Unit;
 import plainlantern.outline.Outline;
 import plainlantern.outline.Outlines;
 import plainlantern.outline.PathData;
@@ -33,7 +33,8 @@ public final class Gallery {
     private static final double FORM = 22;
     private static final List<Double> ASPECTS = List.of(1.5, 0.7, 1.5, 1.0, 1.8, 0.7, 1.3);
     /** Numbers that tell a pattern apart at this size, where its first ones would not. */
-    private static final Map<String, Object> SMALL = Map.of("width", 12.0, "height", 12.0, "seed", 4, "gap", 2.0, "gapAcross", 2.0, "gapDown", 2.0, "count", 9);
+    private static final Map<String, Object> SMALL = Map.of("width", 12.0, "height", 12.0, "seed", 4, "gap", 2.0, "gapAcross", 2.0,
+            "gapDown", 2.0, "count", 9);
 
     public static final List<Card> PATTERNS = Pattern.KINDS.stream().map(Gallery::pattern).toList();
     public static final List<Card> FORMS = Outlines.KINDS.stream().map(Gallery::form).toList();

@@ -16,8 +16,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
-import plainlantern.editing.ReturnTo;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
+import plainlantern.editing.sheet.ReturnTo;
 import plainlantern.picture.Encoder;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Sheet;
@@ -86,26 +86,30 @@ public class KeepController {
     @ResponseBody
     Answer back(@AuthenticationPrincipal Member member, @PathVariable UUID id, @PathVariable UUID keep, @RequestBody Looked looked) {
         sheets.version(id, member.id());
-        ReturnTo edit = new ReturnTo(keeps.find(id, keep).orElseThrow(NotFound::new).name(), keeps.document(id, keep).orElseThrow(NotFound::new));
+        ReturnTo edit = new ReturnTo(keeps.find(id, keep).orElseThrow(NotFound::new).name(), keeps.document(id, keep)
+                .orElseThrow(NotFound::new));
         Change change = sheets.apply(id, member.id(), sheet -> edit);
         return answers.whole(change.after(), new Looking(Stage.of(looked.stage()), false, -1), looked.selected());
     }
 
     /** A kept version painted, its longer side so many pixels. */
     @GetMapping("/keeps/{keep}/painted")
-    ResponseEntity<byte[]> painted(@AuthenticationPrincipal Member member, @PathVariable UUID id, @PathVariable UUID keep, @RequestParam(defaultValue = "320") int side) {
+    ResponseEntity<byte[]> painted(@AuthenticationPrincipal Member member, @PathVariable UUID id, @PathVariable UUID keep,
+            @RequestParam(defaultValue = "320") int side) {
         sheets.version(id, member.id());
         return painted(keeps.document(id, keep).orElseThrow(NotFound::new), member, side);
     }
 
     /** The sheet as it is, likewise. */
     @GetMapping("/painted")
-    ResponseEntity<byte[]> painted(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam(defaultValue = "320") int side) {
+    ResponseEntity<byte[]> painted(@AuthenticationPrincipal Member member, @PathVariable UUID id,
+            @RequestParam(defaultValue = "320") int side) {
         return painted(sheets.open(id, member.id()).sheet(), member, side);
     }
 
     private ResponseEntity<byte[]> painted(Sheet sheet, Member member, int side) {
         byte[] png = Encoder.png(paints.small(member.id(), Scene.of(sheet), Math.max(1, Math.min(LARGEST, side))), 96);
-        return ResponseEntity.ok().contentType(MediaType.IMAGE_PNG).cacheControl(CacheControl.maxAge(Duration.ofDays(1)).cachePrivate()).body(png);
+        return ResponseEntity.ok().contentType(MediaType.IMAGE_PNG).cacheControl(CacheControl.maxAge(Duration.ofDays(1)).cachePrivate())
+                .body(png);
     }
 }

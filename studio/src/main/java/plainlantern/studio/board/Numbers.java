@@ -1,8 +1,8 @@
 package plainlantern.studio.board;
 
 import java.util.Locale;
+import plainlantern.asking.Unit;
 import plainlantern.fitting.Coverage;
-import plainlantern.geometry.Unit;
 import plainlantern.sheet.Sheet;
 
 /** Numbers of a sheet as people read them. */
@@ -38,7 +38,8 @@ public record Numbers(Sheet sheet) {
     /** The sides that show bare, or how far the picture can still move. */
     public String room(Coverage c) {
         if (c.covered()) {
-            return "To spare, in " + sheet.unit().symbol() + ": " + bare(c.left()) + " left, " + bare(c.right()) + " right, " + bare(c.top()) + " top, "
+            return "To spare, in " + sheet.unit().symbol() + ": " + bare(c.left()) + " left, " + bare(c.right()) + " right, "
+                    + bare(c.top()) + " top, "
                     + bare(c.bottom()) + " bottom.";
         }
         return "Up to " + length(c.missing()) + " missing at the " + c.worst() + " of the picture.";

@@ -1,13 +1,15 @@
 package plainlantern.studio.board;
 
 import java.util.List;
+import java.util.Optional;
 import plainlantern.sheet.Colour;
-import plainlantern.sheet.Content.Wash;
+import plainlantern.sheet.Look;
 import plainlantern.sheet.Paper;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Stop;
 import plainlantern.sheet.Swatch;
+import plainlantern.sheet.Wash;
 
 /**
  * What Dress shows of the paper and the palette.
@@ -15,7 +17,13 @@ import plainlantern.sheet.Swatch;
  * @param kind    "plain", "washed", "pictured" or "none"
  * @param picture its id, empty where the paper is none
  */
-public record PaperView(String kind, String colour, LayersView.WashFields wash, String picture, String blur, List<Picture> pictures, List<Swatch> swatches) {
+public record PaperView(String kind, String colour, LayersView.WashFields wash, String picture, String blur, List<Picture> pictures,
+        List<Swatch> swatches) {
+    /** The colours that are offered where the paper has none yet. */
+    private static final Wash FIRST = new Wash(List.of(new Stop(0, Colour.of("#E7EEF2"), 1), new Stop(1, Colour.of("#B9C9D2"), 1)), 180,
+            false,
+            Look.PLAIN);
+
     /** A kind of paper by its key and its label. */
     public record Kind(String key, String label) {}
 
@@ -37,10 +45,31 @@ public record PaperView(String kind, String colour, LayersView.WashFields wash, 
     static PaperView of(Sheet sheet) {
         Numbers n = new Numbers(sheet);
         Paper paper = sheet.paper();
-        Colour colour = paper instanceof Paper.Plain plain ? plain.colour() : Colour.WHITE;
-        Wash wash = paper instanceof Paper.Washed w ? new Wash(w.stops(), w.turn(), w.round(), null) : new Wash(List.of(new Stop(0, Colour.of("#E7EEF2"), 1), new Stop(1, Colour.of("#B9C9D2"), 1)), 180, false, null);
-        String kind = paper instanceof Paper.Plain ? "plain" : paper instanceof Paper.Washed ? "washed" : paper instanceof Paper.Pictured ? "pictured" : "none";
-        return new PaperView(kind, colour.told(), LayersView.wash(n, wash), paper instanceof Paper.Pictured p ? p.picture() : "", n.length(paper instanceof Paper.Pictured p ? p.blur() : 0),
-                sheet.shelf(), sheet.styles().swatches());
+        return paper.as(new Paper.Kinds<>() {
+            @Override
+            public PaperView plain(Paper.Plain plain) {
+                return of(sheet, n, "plain", plain.colour(), FIRST, Optional.empty());
+            }
+
+            @Override
+            public PaperView washed(Paper.Washed washed) {
+                return of(sheet, n, "washed", Colour.WHITE, washed.wash(), Optional.empty());
+            }
+
+            @Override
+            public PaperView pictured(Paper.Pictured pictured) {
+                return of(sheet, n, "pictured", Colour.WHITE, FIRST, Optional.of(pictured));
+            }
+
+            @Override
+            public PaperView none() {
+                return of(sheet, n, "none", Colour.WHITE, FIRST, Optional.empty());
+            }
+        });
+    }
+
+    private static PaperView of(Sheet sheet, Numbers n, String kind, Colour colour, Wash wash, Optional<Paper.Pictured> picture) {
+        return new PaperView(kind, colour.told(), LayersView.wash(n, wash), picture.map(Paper.Pictured::picture).orElse(""),
+                n.length(picture.map(Paper.Pictured::blur).orElse(0.0)), sheet.shelf(), sheet.styles().swatches());
     }
 }

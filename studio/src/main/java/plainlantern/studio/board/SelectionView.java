@@ -7,36 +7,48 @@ import java.util.function.Function;
 import plainlantern.fitting.Coverage;
 import plainlantern.fitting.FocalPlace;
 import plainlantern.fitting.PanelState;
+import plainlantern.fitting.Shown;
 import plainlantern.fitting.Sitting;
 import plainlantern.fitting.Vistas;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
-import plainlantern.outline.Outline;
-import plainlantern.outline.Rectangle;
-import plainlantern.sheet.Content.OwnPicture;
-import plainlantern.sheet.Content.VistaSlice;
+import plainlantern.sheet.Element;
+import plainlantern.sheet.Holder;
 import plainlantern.sheet.Nudge;
-import plainlantern.sheet.Panel;
 import plainlantern.sheet.Picture;
-import plainlantern.sheet.Placement;
-import plainlantern.sheet.Role;
+import plainlantern.sheet.PictureLayer;
+import plainlantern.sheet.Pose;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Vista;
 
 /**
  * What the bench shows of the selected panels. A field is empty where the panels differ.
  */
-public record SelectionView(List<Panel> panels, String title, String left, String top, String width, String height, String turn,
-                            String outline, List<String> radii, Optional<PictureView> picture, Optional<LayersView> layers) {
+public record SelectionView(List<Element> panels, String title, Place place, String outline, List<String> radii,
+        Optional<PictureView> picture,
+        Optional<LayersView> layers) {
+    /** Their common box, and what is common to their seats. */
+    public record Place(String left, String top, String width, String height, String turn) {
+        static final Place NONE = new Place("", "", "", "", "");
+    }
+
     /** Those of the selection that are floats. */
-    public List<Panel> floats() {
-        return panels.stream().filter(p -> p.role() == Role.FLOAT).toList();
+    public List<Element> floats() {
+        return panels.stream().filter(p -> p.afloat().isPresent()).toList();
     }
 
     /** How the pictures of the selection sit; numbers are of the first panel that has a picture. */
-    public record PictureView(String name, String fit, String across, String down, String zoom, double zoomNumber, String turn,
-                              double turnNumber, boolean held, Coverage coverage, boolean bare, String verdict, String room,
-                              String ppi, boolean soft, String target, String focal, Optional<VistaView> vista) {}
+    public record PictureView(String name, String fit, Lie lie, boolean held, Cover cover, Sharpness sharpness, String focal,
+            Optional<VistaView> vista) {}
+
+    /** Where it lies, with the bare numbers of what a slider sets. */
+    public record Lie(String across, String down, String zoom, double zoomNumber, String turn, double turnNumber) {}
+
+    /** How it covers. */
+    public record Cover(Coverage coverage, boolean bare, String verdict, String room) {}
+
+    /** @param target what the sheet is meant for */
+    public record Sharpness(String ppi, boolean soft, String target) {}
 
     /**
      * The vista that the lit panel shows a slice of.
@@ -49,55 +61,59 @@ public record SelectionView(List<Panel> panels, String title, String left, Strin
     public record VistaView(String id, int members, boolean whole, boolean carried, boolean nudged) {}
 
     static SelectionView of(Sheet sheet, Collection<String> selected, Looking looking) {
-        List<Panel> panels = sheet.chosen(selected);
-        if (panels.isEmpty()) return new SelectionView(panels, "", "", "", "", "", "", "", List.of(), Optional.empty(), Optional.empty());
+        List<Element> panels = sheet.chosen(selected);
+        if (panels.isEmpty()) return new SelectionView(panels, "", Place.NONE, "", List.of(), Optional.empty(), Optional.empty());
         Numbers numbers = new Numbers(sheet);
-        Box box = Box.union(panels.stream().map(Panel::boundsOnSheet).toList());
-        String title = panels.size() == 1 ? panels.get(0).name() : Role.counted(panels);
-        return new SelectionView(panels, title, numbers.length(box.x()), numbers.length(box.y()),
-                common(panels, p -> numbers.length(p.seat().width())), common(panels, p -> numbers.length(p.seat().height())),
-                common(panels, p -> numbers.degrees(p.seat().turn())), common(panels, p -> p.outline().label()),
-                radii(numbers, panels), panels.stream().filter(p -> p.acting(looking.layer()) >= 0).findFirst().map(p -> picture(sheet, p, looking)),
-                Optional.of(LayersView.of(sheet, panels.get(0), looking.layer())));
+        Box box = Box.union(panels.stream().map(Element::boundsOnSheet).toList());
+        String title = panels.size() == 1 ? panels.get(0).name() : Element.counted(panels);
+        Place place = new Place(numbers.length(box.x()), numbers.length(box.y()), common(panels, p -> numbers.length(p.seat().width())),
+                common(panels, p -> numbers.length(p.seat().height())), common(panels, p -> numbers.degrees(p.seat().turn())));
+        return new SelectionView(panels, title, place, common(panels, p -> p.holder().map(h -> h.outline().label()).orElse(p.kind())),
+                radii(numbers, panels), panels.stream().flatMap(p -> p.holder().stream())
+                        .filter(p -> p.acting(looking.layer()) >= 0).findFirst()
+                        .map(p -> picture(sheet, p, looking)),
+                Optional.of(panels.get(0).holder().map(holder -> LayersView.of(sheet, holder, looking.layer())).orElse(LayersView.NONE)));
     }
 
-    private static String common(List<Panel> panels, Function<Panel, String> field) {
+    private static String common(List<Element> panels, Function<Element, String> field) {
         List<String> values = panels.stream().map(field).distinct().toList();
         return values.size() == 1 ? values.get(0) : "";
     }
 
-    private static List<String> radii(Numbers numbers, List<Panel> panels) {
-        Outline outline = panels.get(0).outline();
-        if (!(outline instanceof Rectangle r)) return List.of();
-        return List.of(numbers.bare(r.topLeft()), numbers.bare(r.topRight()), numbers.bare(r.bottomRight()), numbers.bare(r.bottomLeft()));
+    private static List<String> radii(Numbers numbers, List<Element> panels) {
+        return panels.get(0).holder().map(holder -> holder.outline().radii().stream().map(numbers::bare).toList()).orElse(List.of());
     }
 
-    private static PictureView picture(Sheet sheet, Panel panel, Looking looking) {
-        boolean sliced = panel.content().get(panel.acting(looking.layer())) instanceof VistaSlice;
-        Optional<Vista> vista = panel.slice().filter(slice -> sliced).map(slice -> sheet.vista(slice.vista()));
+    private static PictureView picture(Sheet sheet, Holder panel, Looking looking) {
+        PictureLayer layer = panel.picture(looking.layer()).orElseThrow();
+        Optional<Vista> vista = layer.slice().map(slice -> sheet.vista(slice.vista()));
         boolean whole = looking.whole() && vista.isPresent();
-        OwnPicture own = Vistas.shown(sheet, panel, looking.layer()).orElseThrow();
-        Sitting sitting = whole ? Vistas.sitting(sheet, vista.get()) : Sitting.of(panel, sheet.picture(own.picture()));
-        Placement p = whole ? Vistas.placement(vista.get(), sheet.picture(own.picture())) : own.placement();
+        Shown shown = Vistas.shown(sheet, panel, layer);
+        Picture picture = shown.picture();
+        Sitting sitting = whole ? Vistas.sitting(sheet, vista.get()) : Sitting.of(panel, picture);
+        Pose p = whole ? Vistas.pose(vista.get(), picture) : shown.pose();
         Point from = whole ? sitting.middle() : Point.ORIGIN;
         Coverage c = Coverage.of(sitting, p);
         Numbers n = new Numbers(sheet);
         boolean soft = c.softer(sheet.ppi());
         // A picture that leaves room for what lies behind it leaves nothing bare.
         boolean bare = whole ? !c.covered() : PanelState.of(sheet, panel) == PanelState.BARE;
-        return new PictureView(sheet.picture(own.picture()).name(), own.fit().label(), n.length(p.centre().x() - from.x()), n.length(p.centre().y() - from.y()),
-                n.percent(c.zoom()), c.zoom() * 100, n.degrees(p.turn()), p.turn(), own.held(), c, bare, whole ? verdict(sheet, vista.get())
-                        : verdict(n, c, bare), n.room(c),
-                n.ppi(c.ppi()), soft, n.ppi(sheet.ppi()), focal(n, sitting, p, sheet.picture(own.picture())), vista.map(v -> new VistaView(v.id(), sheet.members(v.id()).size(), whole,
-                panel.slice().get().carried(), !panel.slice().get().nudge().equals(Nudge.NONE))));
+        Lie lie = new Lie(n.length(p.centre().x() - from.x()), n.length(p.centre().y() - from.y()), n.percent(c.zoom()), c.zoom() * 100,
+                n.degrees(p.turn()), p.turn());
+        Cover cover = new Cover(c, bare, whole ? verdict(sheet, vista.get()) : verdict(n, c, bare), n.room(c));
+        return new PictureView(picture.name(), shown.flat().fit().label(), lie, shown.held(), cover,
+                new Sharpness(n.ppi(c.ppi()), soft, n.ppi(sheet.ppi())),
+                focal(n, sitting, p, picture), vista.map(v -> new VistaView(v.id(), sheet.members(v.id()).size(), whole,
+                layer.slice().orElseThrow().carried(), !layer.nudge().equals(Nudge.NONE))));
     }
 
     /** How far the focal point is from the middle; empty where there is none. */
-    private static String focal(Numbers n, Sitting sitting, Placement placement, Picture picture) {
+    private static String focal(Numbers n, Sitting sitting, Pose placement, Picture picture) {
         return picture.focal().map(focal -> {
             Point off = FocalPlace.now(sitting, placement, focal).minus(sitting.middle());
             if (off.distance(Point.ORIGIN) < 0.005) return "In the middle.";
-            return n.length(Math.abs(off.x())) + (off.x() < 0 ? " left, " : " right, ") + n.length(Math.abs(off.y())) + (off.y() < 0 ? " above the middle." : " below the middle.");
+            return n.length(Math.abs(off.x())) + (off.x() < 0 ? " left, " : " right, ") + n.length(Math.abs(off.y()))
+                    + (off.y() < 0 ? " above the middle." : " below the middle.");
         }).orElse("");
     }
 
@@ -109,10 +125,11 @@ public record SelectionView(List<Panel> panels, String title, String left, Strin
 
     /** "Covers all 3 panels.", or the bare ones by name. */
     private static String verdict(Sheet sheet, Vista vista) {
-        List<Panel> members = sheet.members(vista.id());
-        List<String> bare = members.stream().filter(m -> PanelState.of(sheet, m) == PanelState.BARE).map(Panel::name).toList();
+        List<Holder> members = sheet.members(vista.id());
+        List<String> bare = members.stream().filter(m -> PanelState.of(sheet, m) == PanelState.BARE).map(Element::name).toList();
         if (bare.isEmpty()) return "Covers all " + members.size() + " panels.";
         String names = String.join(", ", bare.subList(0, Math.min(3, bare.size())));
-        return bare.size() == 1 ? names + " is bare." : names + (bare.size() > 3 ? " and " + (bare.size() - 3) + " more are bare." : " are bare.");
+        return bare.size() == 1 ? names + " is bare."
+                : names + (bare.size() > 3 ? " and " + (bare.size() - 3) + " more are bare." : " are bare.");
     }
 }

@@ -4,14 +4,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import plainlantern.sheet.Content.OwnPicture;
-import plainlantern.sheet.Content.VistaSlice;
-import plainlantern.sheet.Panel;
-import plainlantern.sheet.Paper;
+import plainlantern.sheet.Holder;
 import plainlantern.sheet.Picture;
+import plainlantern.sheet.PictureLayer;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
-import plainlantern.sheet.Vista;
 
 /**
  * A picture on the shelf.
@@ -20,16 +17,11 @@ import plainlantern.sheet.Vista;
  */
 public record ShelfCard(Picture picture, int uses) {
     static List<ShelfCard> all(Sheet sheet) {
-        Map<String, String> vistas = new HashMap<>();
-        for (Vista vista : sheet.vistas()) vistas.put(vista.id(), vista.picture());
         Map<String, Integer> uses = new HashMap<>();
-        for (Panel panel : sheet.panels()) {
-            for (var layer : panel.content()) {
-                if (layer instanceof OwnPicture own) uses.merge(own.picture(), 1, Integer::sum);
-                if (layer instanceof VistaSlice slice) uses.merge(vistas.get(slice.vista()), 1, Integer::sum);
-            }
+        for (Holder holder : sheet.holders()) {
+            for (PictureLayer layer : holder.pictures()) uses.merge(sheet.pictureOf(layer), 1, Integer::sum);
         }
-        if (sheet.paper() instanceof Paper.Pictured paper) uses.merge(paper.picture(), 1, Integer::sum);
+        sheet.paper().pictured().ifPresent(paper -> uses.merge(paper.picture(), 1, Integer::sum));
         return sheet.shelf().stream().map(p -> new ShelfCard(p, uses.getOrDefault(p.id(), 0))).toList();
     }
 

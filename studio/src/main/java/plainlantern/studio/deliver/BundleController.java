@@ -24,8 +24,8 @@ import plainlantern.rendering.FileNames;
 import plainlantern.sheet.Sheet;
 import plainlantern.studio.account.Member;
 import plainlantern.studio.room.Work;
-import plainlantern.studio.shelf.Pictures;
 import plainlantern.studio.sheets.Sheets;
+import plainlantern.studio.shelf.Pictures;
 import plainlantern.studio.web.NotFound;
 
 /** Hands sheets over whole, as bundles, and takes bundles back in. */

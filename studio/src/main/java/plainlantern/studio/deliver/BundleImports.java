@@ -11,12 +11,12 @@ import java.util.concurrent.Executors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
+import plainlantern.asking.BadInput;
 import plainlantern.bundle.Bundle;
-import plainlantern.geometry.BadInput;
 import plainlantern.sheet.Picture;
 import plainlantern.studio.room.Work;
-import plainlantern.studio.shelf.Pictures;
 import plainlantern.studio.sheets.Sheets;
+import plainlantern.studio.shelf.Pictures;
 import plainlantern.studio.web.Busy;
 
 /** Opens bundles in the background, all or nothing: what came in before something went wrong is taken out again. */

@@ -19,7 +19,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
 import plainlantern.rendering.Delivery;
 import plainlantern.rendering.Estimate;
 import plainlantern.scene.Extent;
@@ -27,9 +27,9 @@ import plainlantern.scene.Page;
 import plainlantern.sheet.Sheet;
 import plainlantern.studio.account.Member;
 import plainlantern.studio.quota.Quotas;
-import plainlantern.studio.shelf.Paints;
 import plainlantern.studio.sheets.SheetStore;
 import plainlantern.studio.sheets.Sheets;
+import plainlantern.studio.shelf.Paints;
 import plainlantern.studio.web.NotFound;
 
 /** The Deliver stage: sizes before anything is made, orders, what became of them, and settings under names. */
@@ -71,9 +71,11 @@ public class DeliverController {
         delivery.check(pages);
         Page first = pages.get(0);
         int[] pixels = delivery.pixels(first);
-        String mm = String.format(Locale.ROOT, "%.1f × %.1f mm", first.box().width() * delivery.scale(), first.box().height() * delivery.scale());
+        String mm = String.format(Locale.ROOT, "%.1f × %.1f mm", first.box().width() * delivery.scale(),
+                first.box().height() * delivery.scale());
         String size = delivery.format().pixels() ? pixels[0] + " × " + pixels[1] + " px, " + mm : mm;
-        return new Size(pages.size() == 1 ? size : pages.size() + (delivery.archived(pages.size()) ? " files, the first " : " pages, the first ") + size);
+        return new Size(pages.size() == 1 ? size : pages.size() + (delivery.archived(pages.size()) ? " files, the first "
+                : " pages, the first ") + size);
     }
 
     @PostMapping("/sheets/{id}/delivery-estimate")
@@ -138,7 +140,8 @@ public class DeliverController {
     String keep(@AuthenticationPrincipal Member member, @RequestParam String name, @ModelAttribute DeliveryForm form, Model model) {
         String said = name.strip();
         BadInput.unless(!said.isEmpty() && said.length() <= 60, "name", "Settings need a name of at most 60 letters.");
-        BadInput.unless(SetRow.USUAL.stream().noneMatch(set -> set.name().equalsIgnoreCase(said)), "name", "“" + said + "” comes with the application. Choose another name.");
+        BadInput.unless(SetRow.USUAL.stream().noneMatch(set -> set.name().equalsIgnoreCase(said)), "name",
+                "“" + said + "” comes with the application. Choose another name.");
         BadInput.unless(sets.list(member.id()).size() < MOST_SETS, "name", "There are " + MOST_SETS
                 + " settings already. Delete one first.");
         sets.put(member.id(), said, form.delivery());
@@ -170,7 +173,8 @@ public class DeliverController {
         return ResponseEntity.ok().contentType(MediaType.parseMediaType(row.mediaType())).contentLength(row.bytes())
                 .header(HttpHeaders.CONTENT_DISPOSITION, BundleController.attachment(row.file())).body(downloads.of(member.id(), out -> {
                     int part = 0;
-                    for (Optional<byte[]> bytes = store.part(delivery, part); bytes.isPresent(); bytes = store.part(delivery, ++part)) out.write(bytes.get());
+                    for (Optional<byte[]> bytes = store.part(delivery, part); bytes.isPresent(); bytes = store.part(delivery, ++part))
+                        out.write(bytes.get());
                 }));
     }
 }

@@ -2,11 +2,14 @@ package plainlantern.studio.deliver;
 
 import java.util.List;
 import java.util.UUID;
-import plainlantern.geometry.BadInput;
-import plainlantern.geometry.Choice;
-import plainlantern.geometry.Lengths;
-import plainlantern.rendering.Delivery;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Choice;
+import plainlantern.asking.Lengths;
 import plainlantern.rendering.Delivery.Chroma;
+import plainlantern.rendering.Delivery.Edges;
+import plainlantern.rendering.Delivery.Packing;
+import plainlantern.rendering.Delivery.Parts;
+import plainlantern.rendering.Delivery;
 import plainlantern.rendering.FileNames;
 import plainlantern.rendering.Format;
 import plainlantern.scene.Extent;
@@ -22,7 +25,7 @@ import plainlantern.scene.Extent;
  * @param more     the ids of further sheets
  * @param sets     the ids of kept settings, which then count instead of all others
  */
-public record DeliveryForm(String format, String extent, String turned, String ppi, String scale, String paper, String bleed, String marks,
+record DeliveryForm(String format, String extent, String turned, String ppi, String scale, String paper, String bleed, String marks,
         String quality, String chroma,
                            String atMost, String words, String linked, String names, String selected, List<UUID> more, List<String> sets) {
     Delivery delivery() {
@@ -30,13 +33,17 @@ public record DeliveryForm(String format, String extent, String turned, String p
         // A field that the format has no use for is not looked at.
         boolean jpeg = usual.format() == Format.JPEG;
         boolean lossy = jpeg || usual.format() == Format.WEBP || !usual.format().pixels();
-        return new Delivery(usual.format(), parts(usual), usual.ppi(), said(scale) ? Lengths.number(scale, "scale") / 100 : 1,
-                said(paper), said(bleed), said(marks) && usual.format() == Format.PDF, lossy && said(quality) ? whole(quality) : usual.quality(),
-                jpeg && said(chroma) ? chosen("chroma", chroma, Chroma.values()) : usual.chroma(), jpeg && said(atMost) ? kilobytes(atMost) : 0,
-                said(words) ? words.equals("text") : usual.live(), said(linked) && usual.format() == Format.SVG, said(names) ? names : FileNames.USUAL);
+        Edges edges = new Edges(said(paper), said(bleed), said(marks) && usual.format() == Format.PDF);
+        Packing packing = new Packing(lossy && said(quality) ? whole(quality) : usual.quality(),
+                jpeg && said(chroma) ? chosen("chroma", chroma, Chroma.values()) : usual.chroma(), jpeg && said(atMost)
+                        ? kilobytes(atMost) : 0);
+        Parts parts = new Parts(said(words) ? words.equals("text") : usual.live(), said(linked) && usual.format() == Format.SVG);
+        return new Delivery(usual.format(), extent(usual), usual.ppi(), said(scale) ? Lengths.number(scale, "scale") / 100
+                : 1, edges, packing, parts,
+                said(names) ? names : FileNames.USUAL);
     }
 
-    private Extent parts(Delivery usual) {
+    private Extent extent(Delivery usual) {
         Extent meant = said(extent) ? chosen("extent", extent, Extent.values()) : usual.extent();
         return meant == Extent.FORMS && said(turned) ? Extent.TURNED : meant;
     }

@@ -38,8 +38,10 @@ class DeliveryJobs implements AutoCloseable {
         this.transaction = transaction;
         painting = Tasks.oneTime("delivery").onFailure(new FailureHandler.OnFailureRetryLater<>(Duration.ofSeconds(1)))
                 .execute((job, context) -> deliveries.paint(UUID.fromString(job.getId())));
-        RecurringTask<Void> cleaning = Tasks.recurring("old deliveries", FixedDelay.ofHours(1)).execute((job, context) -> deliveries.forgetOld());
-        scheduler = Scheduler.create(new TransactionAwareDataSourceProxy(dataSource), painting).startTasks(cleaning).threads(AT_ONCE).pollingInterval(Duration.ofSeconds(1))
+        RecurringTask<Void> cleaning = Tasks.recurring("old deliveries", FixedDelay.ofHours(1))
+                .execute((job, context) -> deliveries.forgetOld());
+        scheduler = Scheduler.create(new TransactionAwareDataSourceProxy(dataSource), painting).startTasks(cleaning).threads(AT_ONCE)
+                .pollingInterval(Duration.ofSeconds(1))
                 .heartbeatInterval(HEARTBEAT).missedHeartbeatsLimit(SILENT).shutdownMaxWait(Duration.ofSeconds(5))
                         .enableImmediateExecution().build();
     }

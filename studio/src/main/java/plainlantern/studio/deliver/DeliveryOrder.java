@@ -28,8 +28,10 @@ record DeliveryOrder(UUID account, UUID home, List<Sheet> sheets, List<String> s
         Sheet first = sheets.get(0);
         if (delivery.extent().apart() && pages.size() == 1)
             return FileNames.of(delivery.names(), pages).get(0) + "." + delivery.extension(1);
-        String name = delivery.extent() == Extent.SELECTION ? first.name() + " " + pages.get(0).name() : delivery.extent().apart() ? first.name() + " panels" : first.name();
-        return FileNames.safe(sheets.size() == 1 ? name : name + " and " + (sheets.size() - 1) + " more") + "." + delivery.extension(pages.size());
+        String name = delivery.extent() == Extent.SELECTION ? first.name() + " " + pages.get(0).name() : delivery.extent().apart()
+                ? first.name() + " panels" : first.name();
+        return FileNames.safe(sheets.size() == 1 ? name : name + " and " + (sheets.size() - 1) + " more") + "."
+                + delivery.extension(pages.size());
     }
 
     /** "PDF, 300 ppi, 3 pages". */

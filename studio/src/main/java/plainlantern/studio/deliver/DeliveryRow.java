@@ -13,7 +13,8 @@ import plainlantern.studio.quota.Quotas;
  * @param mediaType of the file
  * @param bytes     the file's size, 0 until there is one
  */
-public record DeliveryRow(UUID id, String file, String title, DeliveryState state, double progress, String said, String mediaType, long bytes) {
+public record DeliveryRow(UUID id, String file, String title, DeliveryState state, double progress, String said,
+        String mediaType, long bytes) {
     /** What is to be read of it beside its name: how far it is, how large it became, or why it did not. */
     public String told() {
         return switch (state) {

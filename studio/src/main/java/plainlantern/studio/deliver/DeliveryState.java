@@ -1,6 +1,6 @@
 package plainlantern.studio.deliver;
 
-import plainlantern.geometry.Choice;
+import plainlantern.asking.Choice;
 
 /** How far a delivery is. */
 public enum DeliveryState implements Choice {

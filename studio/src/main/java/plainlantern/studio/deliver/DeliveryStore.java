@@ -35,30 +35,37 @@ class DeliveryStore {
         db.sql("""
                 insert into delivery (id, account_id, sheet_id, file, title, settings, documents, selected, state, media_type)
                 values (:id, :account, :sheet, :file, :title, :settings::jsonb, :documents::jsonb, :selected, 'waiting', :type)""")
-                .param("id", id).param("account", order.account()).param("sheet", order.home()).param("file", order.file(pages)).param("title", order.title(pages))
-                .param("settings", SheetJson.MAPPER.writeValueAsString(order.delivery())).param("documents", SheetJson.MAPPER.writeValueAsString(order.sheets()))
-                .param("selected", order.selected().toArray(String[]::new)).param("type", order.delivery().mediaType(pages.size())).update();
+                .param("id", id).param("account", order.account()).param("sheet", order.home()).param("file", order.file(pages))
+                        .param("title", order.title(pages))
+                .param("settings", SheetJson.MAPPER.writeValueAsString(order.delivery()))
+                        .param("documents", SheetJson.MAPPER.writeValueAsString(order.sheets()))
+                .param("selected", order.selected().toArray(String[]::new)).param("type", order.delivery().mediaType(pages.size()))
+                        .update();
         return id;
     }
 
     /** The latest deliveries of a sheet, last one first. */
     List<DeliveryRow> list(UUID account, UUID sheet, int most) {
-        return db.sql("select " + ROW + " from delivery where account_id = :account and sheet_id = :sheet order by made_at desc, id limit :most")
+        return db.sql("select " + ROW + " from delivery where account_id = :account and sheet_id = :sheet order by made_at desc, id "
+                + "limit :most")
                 .param("account", account).param("sheet", sheet).param("most", most).query(DeliveryStore::row).list();
     }
 
     Optional<DeliveryRow> find(UUID account, UUID id) {
-        return db.sql("select " + ROW + " from delivery where account_id = :account and id = :id").param("account", account).param("id", id).query(DeliveryStore::row).optional();
+        return db.sql("select " + ROW + " from delivery where account_id = :account and id = :id").param("account", account).param("id", id)
+                .query(DeliveryStore::row).optional();
     }
 
     private static DeliveryRow row(ResultSet row, int n) throws SQLException {
-        return new DeliveryRow(row.getObject("id", UUID.class), row.getString("file"), row.getString("title"), DeliveryState.valueOf(row.getString("state").toUpperCase(Locale.ROOT)),
+        return new DeliveryRow(row.getObject("id", UUID.class), row.getString("file"), row.getString("title"),
+                DeliveryState.valueOf(row.getString("state").toUpperCase(Locale.ROOT)),
                 row.getDouble("progress"), row.getString("said"), row.getString("media_type"), row.getLong("bytes"));
     }
 
     /** Marks an open delivery as being painted, once more; how many times that was, or nothing where it is not open. */
     Optional<Integer> begin(UUID id) {
-        return db.sql("update delivery set state = 'painting', progress = 0, tries = tries + 1 where id = :id and state in ('waiting', 'painting') returning tries")
+        return db.sql("update delivery set state = 'painting', progress = 0, tries = tries + 1 where id = :id and state in ('waiting', "
+                + "'painting') returning tries")
                 .param("id", id).query(Integer.class).optional();
     }
 
@@ -69,17 +76,20 @@ class DeliveryStore {
     }
 
     DeliveryOrder order(UUID id) {
-        return db.sql("select account_id, sheet_id, settings::text as settings, documents::text as documents, selected from delivery where id = :id").param("id", id).query((row, n) -> {
+        return db.sql("select account_id, sheet_id, settings::text as settings, documents::text as documents, selected from delivery "
+                + "where id = :id").param("id", id).query((row, n) -> {
             List<Sheet> sheets = new ArrayList<>();
-            for (JsonNode sheet : SheetJson.MAPPER.readTree(row.getString("documents"))) sheets.add(SheetJson.MAPPER.treeToValue(sheet, Sheet.class));
-            return new DeliveryOrder(row.getObject("account_id", UUID.class), row.getObject("sheet_id", UUID.class), sheets, List.of((String[]) row.getArray("selected").getArray()),
+            for (JsonNode sheet : SheetJson.MAPPER.readTree(row.getString("documents"))) sheets.add(SheetJson.of(sheet));
+            return new DeliveryOrder(row.getObject("account_id", UUID.class), row.getObject("sheet_id", UUID.class), sheets,
+                    List.of((String[]) row.getArray("selected").getArray()),
                     SheetJson.MAPPER.readValue(row.getString("settings"), Delivery.class));
         }).single();
     }
 
     /** False where somebody stopped it. */
     boolean progress(UUID id, double share) {
-        return db.sql("update delivery set progress = :share where id = :id and state = 'painting'").param("share", share).param("id", id).update() == 1;
+        return db.sql("update delivery set progress = :share where id = :id and state = 'painting'").param("share", share)
+                .param("id", id).update() == 1;
     }
 
     /** Ends an open delivery, for which there is no file. */
@@ -96,7 +106,8 @@ class DeliveryStore {
         long bytes = 0;
         int part = 0;
         for (byte[] read = file.readNBytes(PART); read.length > 0; read = file.readNBytes(PART)) {
-            db.sql("insert into delivery_file (delivery_id, part, bytes) values (:id, :part, :bytes)").param("id", id).param("part", part++).param("bytes", read).update();
+            db.sql("insert into delivery_file (delivery_id, part, bytes) values (:id, :part, :bytes)").param("id", id).param("part", part++)
+                    .param("bytes", read).update();
             bytes += read.length;
         }
         return db.sql("""
@@ -107,15 +118,18 @@ class DeliveryStore {
 
     /** One part of a finished file; nothing after the last. */
     Optional<byte[]> part(UUID id, int part) {
-        return db.sql("select bytes from delivery_file where delivery_id = :id and part = :part").param("id", id).param("part", part).query((row, n) -> row.getBytes(1)).optional();
+        return db.sql("select bytes from delivery_file where delivery_id = :id and part = :part").param("id", id).param("part", part)
+                .query((row, n) -> row.getBytes(1)).optional();
     }
 
     /** False where it has none like that. */
     boolean remove(UUID account, UUID id) {
-        return db.sql("delete from delivery where account_id = :account and id = :id").param("account", account).param("id", id).update() == 1;
+        return db.sql("delete from delivery where account_id = :account and id = :id").param("account", account)
+                .param("id", id).update() == 1;
     }
 
     int removeOlder(Duration age) {
-        return db.sql("delete from delivery where ended_at < now() - make_interval(secs => :seconds)").param("seconds", (double) age.toSeconds()).update();
+        return db.sql("delete from delivery where ended_at < now() - make_interval(secs => :seconds)")
+                .param("seconds", (double) age.toSeconds()).update();
     }
 }

@@ -4,8 +4,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import plainlantern.outline.PathData;
-import plainlantern.rendering.Delivery;
 import plainlantern.rendering.Delivery.Chroma;
+import plainlantern.rendering.Delivery;
 import plainlantern.rendering.FileNames;
 import plainlantern.rendering.Format;
 import plainlantern.scene.Extent;
@@ -17,7 +17,10 @@ import plainlantern.sheet.SheetJson;
  * @param own whether the account made them; the others come with the application
  */
 public record SetRow(String id, String name, Delivery settings, boolean own) {
-    /** What people mostly hand over: a picture for the screen, a page for the press (300 ppi, bleed and marks: common practice), the slices of a wall. */
+    /**
+     * What people mostly hand over: a picture for the screen, a page for the press (300 ppi, bleed and marks: common practice), the slices
+     * of a wall.
+     */
     static final List<SetRow> USUAL = List.of(
             new SetRow("screen", "Screen", Delivery.of(Format.JPEG, 144).withQuality(85, Chroma.BY_QUALITY, 0), false),
             new SetRow("press", "Press", Delivery.of(Format.PDF, 300).withEdges(true, true), false),

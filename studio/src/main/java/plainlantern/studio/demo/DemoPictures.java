@@ -26,7 +26,8 @@ final class DemoPictures {
             jpeg("The wheel", () -> figures(new Landscape(4000, 5600, Light.NOON, 0.68, 0.8, 0.16, 0.02, 4, 0.24, 0.6, 41))
                     .wheel(0.5, 0.5, 0.31, new Color(0x8A5E34), new Color(0x3B2617)).reeds(0.2, new Color(0x3C5A2C), 200, 6)),
             jpeg("Tide mill at noon", () -> figures(new Landscape(6000, 4000, Light.NOON, 0.58, 0.2, 0.12, 0.02, 5, 0.22, 0.62, 53))
-                    .mill(0.6, 0.665, 0.4, new Color(0xC9B89A), new Color(0x8C4A33), new Color(0x33424A)).reeds(0.14, new Color(0x46662E), 170, 8)),
+                    .mill(0.6, 0.665, 0.4, new Color(0xC9B89A), new Color(0x8C4A33), new Color(0x33424A))
+                            .reeds(0.14, new Color(0x46662E), 170, 8)),
             jpeg("Square tide", () -> figures(new Landscape(4500, 4500, Light.MORNING, 0.52, 0.7, 0.3, 0.04, 6, 0.28, 0.4, 61))
                     .birds(0.35, 0.24, 0.016, 5, new Color(0x33424E), 4)),
             jpeg("The hide", () -> figures(new Landscape(6000, 4000, Light.STORM, 0.55, 0.72, 0.42, 0.026, 6, 0.22, 0.85, 71))

@@ -13,8 +13,8 @@ import org.springframework.stereotype.Component;
 import plainlantern.sheet.Picture;
 import plainlantern.studio.account.AccountStore;
 import plainlantern.studio.account.Member;
-import plainlantern.studio.shelf.Pictures;
 import plainlantern.studio.sheets.Sheets;
+import plainlantern.studio.shelf.Pictures;
 
 /** Makes the demo account with its pictures and sheets, once. */
 @Component

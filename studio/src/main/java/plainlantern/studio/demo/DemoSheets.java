@@ -6,30 +6,30 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
-import plainlantern.editing.AddLayer;
-import plainlantern.editing.AddPanel;
-import plainlantern.editing.Carry;
-import plainlantern.editing.Cut;
-import plainlantern.editing.Deal;
+import plainlantern.asking.Typed;
+import plainlantern.asking.Unit;
 import plainlantern.editing.Edit;
-import plainlantern.editing.EditReader;
-import plainlantern.editing.FillPanels;
-import plainlantern.editing.FollowFinish;
-import plainlantern.editing.FramePicture;
-import plainlantern.editing.LayOut;
-import plainlantern.editing.Loosen;
-import plainlantern.editing.MakeVista;
-import plainlantern.editing.MovePanels;
-import plainlantern.editing.MovePicture;
-import plainlantern.editing.Rename;
-import plainlantern.editing.SetPaper;
-import plainlantern.editing.ShelvePictures;
-import plainlantern.editing.TurnPanels;
-import plainlantern.editing.ZoomPicture;
+import plainlantern.editing.dressing.FollowFinish;
+import plainlantern.editing.filling.AddLayer;
+import plainlantern.editing.filling.Deal;
+import plainlantern.editing.filling.FillPanels;
+import plainlantern.editing.filling.FramePicture;
+import plainlantern.editing.filling.MovePicture;
+import plainlantern.editing.filling.ShelvePictures;
+import plainlantern.editing.filling.ZoomPicture;
+import plainlantern.editing.forms.Cut;
+import plainlantern.editing.placing.AddPanel;
+import plainlantern.editing.placing.LayOut;
+import plainlantern.editing.placing.MovePanels;
+import plainlantern.editing.placing.Rename;
+import plainlantern.editing.placing.TurnPanels;
+import plainlantern.editing.reading.EditReader;
+import plainlantern.editing.sheet.SetPaper;
+import plainlantern.editing.vistas.Carry;
+import plainlantern.editing.vistas.Loosen;
+import plainlantern.editing.vistas.MakeVista;
 import plainlantern.fitting.Dealing;
 import plainlantern.geometry.Box;
-import plainlantern.geometry.Typed;
-import plainlantern.geometry.Unit;
 import plainlantern.outline.Ellipse;
 import plainlantern.outline.Outline;
 import plainlantern.outline.Rectangle;
@@ -40,8 +40,8 @@ import plainlantern.pattern.Pattern;
 import plainlantern.pattern.Polyptych;
 import plainlantern.pattern.StepAndRepeat;
 import plainlantern.sheet.Colour;
+import plainlantern.sheet.Element;
 import plainlantern.sheet.Margins;
-import plainlantern.sheet.Panel;
 import plainlantern.sheet.Paper;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
@@ -64,7 +64,8 @@ final class DemoSheets {
     private static final List<String> EVERYTHING = Stream.of(MORNINGS, CARD, EXTRA).flatMap(List::stream).toList();
     private static final Margins NARROW = new Margins(12, 12, 12, 12);
 
-    static final List<Plan> ALL = List.of(leaflet(), badges(), joiner(), poster(), puzzle(), honeycomb(), postcard(), triptych(), mornings());
+    static final List<Plan> ALL = List.of(leaflet(), badges(), joiner(), poster(), puzzle(), honeycomb(), postcard(),
+            triptych(), mornings());
 
     private DemoSheets() {}
 
@@ -78,9 +79,11 @@ final class DemoSheets {
             steps.add((sheet, shelf) -> new FillPanels(List.of(id(sheet, at)), shelf.get(name).id()));
             steps.add((sheet, shelf) -> new Rename(id(sheet, at), name));
         }
-        steps.add((sheet, shelf) -> new ZoomPicture(List.of(id(sheet, 0)), 118, OptionalDouble.of(20), OptionalDouble.of(0), false, Typed.FRONTMOST));
+        steps.add((sheet, shelf) -> new ZoomPicture(List.of(id(sheet, 0)), 118, OptionalDouble.of(20), OptionalDouble.of(0), false,
+                Typed.FRONTMOST));
         steps.add((sheet, shelf) -> new MovePicture(List.of(id(sheet, 1)), 0, -24, false, Typed.FRONTMOST));
-        steps.add((sheet, shelf) -> new ZoomPicture(List.of(id(sheet, 5)), 125, OptionalDouble.of(0), OptionalDouble.of(0), false, Typed.FRONTMOST));
+        steps.add((sheet, shelf) -> new ZoomPicture(List.of(id(sheet, 5)), 125, OptionalDouble.of(0), OptionalDouble.of(0), false,
+                Typed.FRONTMOST));
         steps.add((sheet, shelf) -> new MovePicture(List.of(id(sheet, 7)), 0, -30, false, Typed.FRONTMOST));
         steps.add(said("{'kind':'set-finish','panels':['p1'],'width':'1.5 mm','colour':'#FAF8F4','side':'inside'}"));
         steps.add(said("{'kind':'set-shadow','panels':['p1'],'distance':1.2,'direction':150,'blur':3.5,'opacity':'42 %'}"));
@@ -99,12 +102,15 @@ final class DemoSheets {
         panel(steps, 3, "Low water", new Rectangle(0, 0, 8, 0), 99, 59, 43, 40);
         steps.add((sheet, shelf) -> new AddLayer(List.of(id(sheet, 0)), AddLayer.What.WASH, Optional.empty()));
         steps.add((sheet, shelf) -> new AddLayer(List.of(id(sheet, 0)), AddLayer.What.WORDS, Optional.empty()));
-        steps.add(said("{'kind':'set-words','panels':['p1'],'layer':2,'text':'Kelder Bay Tide Mill','typeface':'Playfair Display','size':9,'across':0,'down':16}"));
+        steps.add(said("{'kind':'set-words','panels':['p1'],'layer':2,'text':'Kelder Bay Tide Mill','typeface':'Playfair Display',"
+                + "'size':9}"));
+        steps.add(said("{'kind':'place-words','panels':['p1'],'layer':2,'across':0,'down':16}"));
         return new Plan(Sheet.empty("Season postcard", Unit.MM, 148, 105, 300), steps);
     }
 
     private static Plan triptych() {
-        List<Step> steps = new ArrayList<>(List.of(shelve(CARD), lay(new Polyptych(List.of(1.0, 1.4, 1.0), 6, 8, true), new Margins(48, 13, 48, 13))));
+        List<Step> steps = new ArrayList<>(List.of(shelve(CARD),
+                lay(new Polyptych(List.of(1.0, 1.4, 1.0), 6, 8, true), new Margins(48, 13, 48, 13))));
         steps.add((sheet, shelf) -> new MakeVista(ids(sheet), shelf.get("Long evening").id()));
         steps.add((sheet, shelf) -> new MovePicture(ids(sheet), 90, 0, true, Typed.FRONTMOST));
         for (String name : List.of("Left", "Centre", "Right")) {
@@ -115,7 +121,8 @@ final class DemoSheets {
     }
 
     private static Plan honeycomb() {
-        List<String> names = List.of("Dawn over the bay", "Mist on the reeds", "First boat out", "Square tide", "The wheel", "Tide mill at noon",
+        List<String> names = List.of("Dawn over the bay", "Mist on the reeds", "First boat out", "Square tide", "The wheel",
+                "Tide mill at noon",
                 "Frost on the ridges", "Blue hour", "The hide", "Long evening", "Moon tide", "Low water", "Geese going home");
         List<Step> steps = new ArrayList<>(List.of(shelve(names), lay(new Honeycomb(4, 3, 4, false), new Margins(14, 14, 14, 14))));
         steps.add((sheet, shelf) -> new SetPaper(new Paper.Plain(Colour.of("#22303A"))));
@@ -149,8 +156,10 @@ final class DemoSheets {
 
     /** A leaflet with faults of many kinds, for Check to find and to mend. */
     private static Plan leaflet() {
-        List<String> names = List.of("First boat out", "Low water", "Tide mill at noon", "The hide", "Mist on the reeds", "Moon tide", "Geese going home", "The wheel");
-        List<Step> steps = new ArrayList<>(List.of(shelve(names), shelve(List.of("Frost on the ridges")), lay(new EvenGrid(2, 4, 6, 6), new Margins(14, 14, 40, 14))));
+        List<String> names = List.of("First boat out", "Low water", "Tide mill at noon", "The hide", "Mist on the reeds", "Moon tide",
+                "Geese going home", "The wheel");
+        List<Step> steps = new ArrayList<>(List.of(shelve(names), shelve(List.of("Frost on the ridges")),
+                lay(new EvenGrid(2, 4, 6, 6), new Margins(14, 14, 40, 14))));
         fill(steps, names, 8);
         steps.add(said("{'kind':'hold-covered','panels':['p2'],'held':false}"));
         steps.add(said("{'kind':'centre-picture','panels':['p2'],'down':9}"));
@@ -159,7 +168,8 @@ final class DemoSheets {
         steps.add(said("{'kind':'move-panels','panels':['p7'],'dx':0,'dy':0.3}"));
         steps.add(said("{'kind':'move-panels','panels':['p4'],'dx':2.5,'dy':0}"));
         steps.add(said("{'kind':'set-finish','panels':['p8'],'width':'0.15 pt','colour':'#23262A'}"));
-        steps.add(said("{'kind':'add-caption','text':'The tide mill turns twice a day, with the water of the bay. Come at high water, and bring boots.'}"));
+        steps.add(said("{'kind':'add-caption','text':'The tide mill turns twice a day, with the water of the bay. Come at high water, "
+                + "and bring boots.'}"));
         steps.add(said("{'kind':'set-words','panels':['p9'],'layer':1,'typeface':'Zilla Slab','size':'24 pt','colour':'#E8E4DA'}"));
         steps.add(said("{'kind':'set-plate','panels':['p9'],'opacity':'35 %'}"));
         steps.add(said("{'kind':'seat-panels','panels':['p9'],'left':14,'top':178,'width':150,'height':18}"));
@@ -168,7 +178,8 @@ final class DemoSheets {
 
     /** One panel as large as the margins, cut three times. */
     private static Plan poster() {
-        List<String> names = List.of("Low water", "Tide mill at noon", "Geese going home", "Blue hour", "First boat out", "The wheel", "Long evening");
+        List<String> names = List.of("Low water", "Tide mill at noon", "Geese going home", "Blue hour", "First boat out",
+                "The wheel", "Long evening");
         List<Step> steps = new ArrayList<>(List.of(shelve(names), shelve(List.of("Heron")), lay(new EvenGrid(1, 1, 0, 0), NARROW)));
         steps.add((sheet, shelf) -> new Cut(0, 310, 297, 130, 5, List.of()));
         steps.add((sheet, shelf) -> new Cut(0, 90, 297, 330, 5, List.of()));
@@ -182,7 +193,8 @@ final class DemoSheets {
         steps.add(said("{'kind':'set-ground','panels':['p11'],'width':'260 %','flatness':'11 %','opacity':'60 %'}"));
         steps.add(said("{'kind':'set-shadow','panels':['p11'],'distance':3,'direction':110,'blur':8,'opacity':'35 %'}"));
         steps.add(said("{'kind':'add-caption','text':'Open day at the tide mill\\nSunday 9 May, from first light'}"));
-        steps.add(said("{'kind':'set-words','panels':['p12'],'layer':1,'typeface':'Playfair Display','size':'27 pt','padding':6,'leading':'135 %'}"));
+        steps.add(said("{'kind':'set-words','panels':['p12'],'layer':1,'typeface':'Playfair Display','size':'27 pt','leading':'135 %'}"));
+        steps.add(said("{'kind':'box-words','panels':['p12'],'layer':1,'padding':6}"));
         steps.add(said("{'kind':'seat-panels','panels':['p12'],'left':24,'top':364,'width':150}"));
         steps.add(said("{'kind':'fit-caption','panels':['p12']}"));
         return new Plan(Sheet.empty("Open day poster", Unit.MM, 297, 420, 300), steps);
@@ -192,7 +204,8 @@ final class DemoSheets {
     private static Plan joiner() {
         List<Step> steps = new ArrayList<>(List.of(shelve(List.of("Tide mill at noon")), lay(new EvenGrid(6, 10, 0, 0), NARROW)));
         steps.add((sheet, shelf) -> new MakeVista(ids(sheet), shelf.get("Tide mill at noon").id()));
-        steps.add((sheet, shelf) -> new ZoomPicture(List.of(id(sheet, 0)), 122, OptionalDouble.empty(), OptionalDouble.empty(), true, Typed.FRONTMOST));
+        steps.add((sheet, shelf) -> new ZoomPicture(List.of(id(sheet, 0)), 122, OptionalDouble.empty(), OptionalDouble.empty(), true,
+                Typed.FRONTMOST));
         steps.add((sheet, shelf) -> new Loosen(ids(sheet), 1.8, 0.14, 3.5, 6, false));
         return new Plan(Sheet.empty("Sixty looks at the mill", Unit.MM, 210, 148, 300), steps);
     }
@@ -203,7 +216,7 @@ final class DemoSheets {
     }
 
     private static List<String> ids(Sheet sheet) {
-        return sheet.panels().stream().map(Panel::id).toList();
+        return sheet.elements().stream().map(Element::id).toList();
     }
 
     private static Step shelve(List<String> names) {

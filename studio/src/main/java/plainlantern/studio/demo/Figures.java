@@ -98,7 +98,8 @@ final class Figures {
             body.closePath();
             g.fill(body);
             g.fill(new Rectangle2D.Double(-s * 0.008, -s, s * 0.018, s * 0.92));
-            g.setPaint(new GradientPaint(0, (float) -s, faded(sail, mirror == 1 ? 55 : 255), (float) (s * 0.4), 0, faded(scaled(sail, 0.72), mirror == 1 ? 55 : 255)));
+            g.setPaint(new GradientPaint(0, (float) -s, faded(sail, mirror == 1 ? 55 : 255), (float) (s * 0.4), 0,
+                    faded(scaled(sail, 0.72), mirror == 1 ? 55 : 255)));
             Path2D main = new Path2D.Double();
             main.moveTo(s * 0.02, -s * 0.97);
             main.quadTo(s * 0.34, -s * 0.5, s * 0.38, -s * 0.19);
@@ -230,7 +231,8 @@ final class Figures {
         body.curveTo(s * 0.02, -s * 0.66, -s * 0.2, -s * 0.5, -s * 0.34, -s * 0.26);
         body.curveTo(-s * 0.16, -s * 0.3, -s * 0.04, -s * 0.28, s * 0.06, -s * 0.33);
         body.curveTo(s * 0.16, -s * 0.38, s * 0.2, -s * 0.44, s * 0.18, -s * 0.52);
-        g.setPaint(new GradientPaint((float) (-s * 0.2), (float) (-s * 0.58), new Color(0x9DABB8), (float) (-s * 0.05), (float) (-s * 0.28), new Color(0x4B5866)));
+        g.setPaint(new GradientPaint((float) (-s * 0.2), (float) (-s * 0.58), new Color(0x9DABB8), (float) (-s * 0.05), (float) (-s * 0.28),
+                new Color(0x4B5866)));
         g.fill(body);
         g.setColor(new Color(0x2C3640));
         Path2D wing = new Path2D.Double();

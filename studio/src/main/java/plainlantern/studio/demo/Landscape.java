@@ -22,7 +22,8 @@ record Landscape(int width, int height, Light light, double horizon, double sunX
 
     /** The broad forms are painted at half the size, which a quarter of the time pays for; the grain is full size. */
     BufferedImage paint() {
-        BufferedImage half = new Landscape(width / 2, height / 2, light, horizon, sunX, sunY, sunSize, ridges, relief, clouds, seed).forms();
+        BufferedImage half = new Landscape(width / 2, height / 2, light, horizon, sunX, sunY, sunSize, ridges, relief, clouds, seed)
+                .forms();
         BufferedImage image = Resample.toSize(half, width, height);
         byte[] out = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
         IntStream.range(0, height).parallel().forEach(y -> {

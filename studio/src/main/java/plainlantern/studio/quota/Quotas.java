@@ -3,7 +3,7 @@ package plainlantern.studio.quota;
 import java.util.Locale;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
 
 /** Refuses what an account has no room for, before any work. Each call asks the database, so all nodes count alike. */
 @Service

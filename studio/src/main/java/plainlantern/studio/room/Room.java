@@ -4,7 +4,7 @@ import java.time.Duration;
 import java.util.UUID;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
 import plainlantern.studio.quota.Quotas;
 import plainlantern.studio.web.Busy;
 

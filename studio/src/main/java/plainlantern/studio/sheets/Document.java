@@ -3,7 +3,7 @@ package plainlantern.studio.sheets;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;

@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
 import plainlantern.sheet.Sheet;
 
 /** The table {@code keep}. Whose a sheet is has been asked before. */
@@ -19,11 +19,13 @@ public class KeepStore {
 
     /** The kept versions of a sheet, last one first. */
     public List<KeepRow> list(UUID sheet) {
-        return db.sql("select id, name, made_at from keep where sheet_id = :sheet order by made_at desc, id").param("sheet", sheet).query(KeepRow.class).list();
+        return db.sql("select id, name, made_at from keep where sheet_id = :sheet order by made_at desc, id").param("sheet", sheet)
+                .query(KeepRow.class).list();
     }
 
     public Optional<KeepRow> find(UUID sheet, UUID id) {
-        return db.sql("select id, name, made_at from keep where sheet_id = :sheet and id = :id").param("sheet", sheet).param("id", id).query(KeepRow.class).optional();
+        return db.sql("select id, name, made_at from keep where sheet_id = :sheet and id = :id").param("sheet", sheet).param("id", id)
+                .query(KeepRow.class).optional();
     }
 
     public Optional<Sheet> document(UUID sheet, UUID id) {

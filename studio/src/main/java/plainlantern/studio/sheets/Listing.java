@@ -1,6 +1,6 @@
 package plainlantern.studio.sheets;
 
-import plainlantern.geometry.Choice;
+import plainlantern.asking.Choice;
 
 /**
  * Which sheets a page of My sheets shows.

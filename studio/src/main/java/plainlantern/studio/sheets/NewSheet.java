@@ -1,8 +1,8 @@
 package plainlantern.studio.sheets;
 
-import plainlantern.geometry.BadInput;
-import plainlantern.geometry.Lengths;
-import plainlantern.geometry.Unit;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Lengths;
+import plainlantern.asking.Unit;
 import plainlantern.sheet.Sheet;
 
 /** The form for a new sheet, as people typed it. */

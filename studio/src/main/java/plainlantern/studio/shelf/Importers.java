@@ -21,7 +21,7 @@ import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
 import plainlantern.picture.ImportHelper;
 import plainlantern.picture.Imported;
 import plainlantern.studio.room.Turns;

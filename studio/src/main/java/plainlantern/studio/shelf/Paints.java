@@ -8,8 +8,8 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import org.springframework.stereotype.Service;
+import plainlantern.asking.Unit;
 import plainlantern.geometry.Box;
-import plainlantern.geometry.Unit;
 import plainlantern.picture.DecodedPictures;
 import plainlantern.picture.PictureSource;
 import plainlantern.picture.Previews.Level;
@@ -17,8 +17,8 @@ import plainlantern.rendering.Cost;
 import plainlantern.rendering.Delivery;
 import plainlantern.rendering.RasterPainter;
 import plainlantern.scene.Page;
+import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.scene.Scene;
-import plainlantern.scene.Scene.PictureLayer;
 import plainlantern.studio.room.Room;
 
 /** Paintings of sheets for an account that waits for them, each with the memory it takes. */
@@ -83,14 +83,14 @@ public class Paints {
         Map<String, PictureRow> rows = pictures.rows(account, ids);
         return new Cost.Pictures() {
             @Override
-            public long reading(PictureLayer picture, double share) {
-                PictureRow row = rows.get(picture.picture());
+            public long reading(PaintedPicture picture, double share) {
+                PictureRow row = rows.get(picture.treated().picture());
                 return row == null ? 0 : row.reading(DecodedPictures.shrink(share));
             }
 
             @Override
-            public long held(PictureLayer picture, double share) {
-                PictureRow row = rows.get(picture.picture());
+            public long held(PaintedPicture picture, double share) {
+                PictureRow row = rows.get(picture.treated().picture());
                 return row == null ? 0 : row.held(DecodedPictures.shrink(share));
             }
 
@@ -102,19 +102,19 @@ public class Paints {
     }
 
     private static void ids(Scene.Item item, Set<String> ids) {
-        for (Scene.Layer layer : item.layers()) if (layer instanceof PictureLayer picture) ids.add(picture.picture());
+        for (PaintedPicture picture : item.pictures()) ids.add(picture.treated().picture());
     }
 
     /** Previews are read whenever they are needed and not kept. */
     private static Cost.Pictures previews() {
         return new Cost.Pictures() {
             @Override
-            public long reading(PictureLayer picture, double share) {
+            public long reading(PaintedPicture picture, double share) {
                 return 2 * held(picture, share);
             }
 
             @Override
-            public long held(PictureLayer picture, double share) {
+            public long held(PaintedPicture picture, double share) {
                 Level level = Pictures.level(picture.width(), picture.height(), share);
                 double smaller = Math.min(1, (double) level.side() / Math.max(picture.width(), picture.height()));
                 return (long) (4 * smaller * smaller * picture.width() * picture.height());

@@ -8,6 +8,7 @@ import plainlantern.picture.PictureFile;
 import plainlantern.sheet.Focal;
 import plainlantern.sheet.Foot;
 import plainlantern.sheet.Picture;
+import plainlantern.sheet.Treatment;
 
 /**
  * One row of {@code picture}: facts of an imported file; width and height upright, what is not known is null.
@@ -15,7 +16,7 @@ import plainlantern.sheet.Picture;
  * @param bytes        of the file
  * @param readingBytes of memory that decoding it takes; null for pictures of before that was kept
  */
-public record PictureRow(String sha, String fileKind, int width, int height, LocalDateTime taken, Double focalX, Double focalY,
+record PictureRow(String sha, String fileKind, int width, int height, LocalDateTime taken, Double focalX, Double focalY,
                          Double footLeft, Double footRight, Double footDown, long bytes, Long readingBytes) {
     private static final int RGB = 3;
     private static final int OURS = 4;
@@ -37,7 +38,7 @@ public record PictureRow(String sha, String fileKind, int width, int height, Loc
     Picture named(String name) {
         Optional<Focal> focal = focalX == null ? Optional.empty() : Optional.of(new Focal(focalX, focalY, true));
         Optional<Foot> foot = footDown == null ? Optional.empty() : Optional.of(new Foot(footLeft, footRight, footDown));
-        return new Picture(sha, name, width, height, focal, Optional.ofNullable(taken), foot, Optional.empty());
+        return new Picture(sha, name, width, height, focal, Optional.ofNullable(taken), foot, Treatment.NONE);
     }
 
     /**

@@ -34,13 +34,13 @@ public class PictureStore {
     /** Bytes with their media type. */
     public record Data(String mediaType, byte[] data) {}
 
-    public Optional<PictureRow> find(String sha) {
+    Optional<PictureRow> find(String sha) {
         return db.sql("select " + COLUMNS + " from picture p where sha = :sha")
                 .param("sha", sha).query(PictureRow.class).optional();
     }
 
     /** Those of the pictures that belong to the account. */
-    public List<PictureRow> owned(UUID account, Collection<String> shas) {
+    List<PictureRow> owned(UUID account, Collection<String> shas) {
         if (shas.isEmpty()) return List.of();
         return db.sql("select " + COLUMNS
                 + " from picture p join picture_owner o on o.sha = p.sha where o.account_id = :account and p.sha in (:shas)")
@@ -74,7 +74,8 @@ public class PictureStore {
                 on conflict do nothing
                 """).param("sha", picture.sha()).param("file_kind", picture.fileKind())
                 .param("width", picture.width()).param("height", picture.height())
-                .param("taken", picture.taken(), Types.TIMESTAMP).param("focal_x", picture.focalX(), Types.DOUBLE).param("focal_y", picture.focalY(), Types.DOUBLE)
+                .param("taken", picture.taken(), Types.TIMESTAMP).param("focal_x", picture.focalX(), Types.DOUBLE)
+                        .param("focal_y", picture.focalY(), Types.DOUBLE)
                 .param("foot_left", picture.footLeft(), Types.DOUBLE).param("foot_right", picture.footRight(), Types.DOUBLE)
                         .param("foot_down", picture.footDown(), Types.DOUBLE)
                 .param("bytes", picture.bytes()).param("reading", picture.readingBytes()).update();

@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -17,8 +18,8 @@ import java.util.stream.Collectors;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
-import plainlantern.geometry.BadInput;
-import plainlantern.picture.Backdrop;
+import plainlantern.asking.BadInput;
+import plainlantern.editing.Outside;
 import plainlantern.picture.DecodedPictures;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.FileKind;
@@ -34,10 +35,13 @@ import plainlantern.sheet.Colour;
 import plainlantern.sheet.Foot;
 import plainlantern.sheet.Gone;
 import plainlantern.sheet.Picture;
+import plainlantern.sheet.Treated;
+import plainlantern.sheet.Treatment;
 import plainlantern.studio.quota.Quotas;
 import plainlantern.studio.room.Room;
 import plainlantern.studio.room.Work;
 import plainlantern.studio.web.NotFound;
+import plainlantern.treating.Treating;
 
 /** Import of pictures, and reading them back for those who own them. */
 @Service
@@ -124,6 +128,30 @@ public class Pictures {
         return bare.length() > 80 ? bare.substring(0, 80) : bare;
     }
 
+    /** What edits of that account may know of its pictures. */
+    public Outside of(UUID account) {
+        return new Outside() {
+            @Override
+            public List<Picture> owned(List<Picture> told) {
+                Map<String, String> names = new LinkedHashMap<>();
+                Map<String, Picture> byId = new HashMap<>();
+                for (Picture picture : told) {
+                    names.put(picture.id(), picture.name());
+                    byId.put(picture.id(), picture);
+                }
+                return Pictures.this.owned(account, names).stream().map(p -> {
+                    Picture as = byId.get(p.id());
+                    return as.treatment().none() ? p : p.treated(as.treatment(), as.foot());
+                }).toList();
+            }
+
+            @Override
+            public Optional<Foot> foot(String picture, Optional<Cleared> cleared) {
+                return Pictures.this.foot(account, picture, cleared);
+            }
+        };
+    }
+
     /** The account's own pictures with those ids, under those names; throws {@link Gone} where one is not its own. */
     public List<Picture> owned(UUID account, Map<String, String> namesById) {
         Map<String, PictureRow> rows = rows(account, namesById.keySet());
@@ -153,11 +181,11 @@ public class Pictures {
         return store.data(account, sha, kind(level)).orElseThrow(NotFound::new);
     }
 
-    /** A preview without a plain background. */
-    PictureStore.Data cleared(UUID account, String sha, Level level, Cleared clear) {
-        byte[] data = preview(account, sha, level).data();
+    /** A preview of a treated picture. */
+    PictureStore.Data treated(UUID account, Treated what, Level level) {
+        byte[] data = preview(account, what.picture(), level).data();
         return new PictureStore.Data(FileKind.PNG.mediaType(),
-                room.with(account, PREVIEW, () -> Encoder.png(Backdrop.removed(clear, decoded(data)), 72)));
+                room.with(account, PREVIEW, () -> Encoder.png(Treating.treated(what.treatment(), decoded(data)), 72)));
     }
 
     /** Where a picture stands, with that background taken out or none. */
@@ -165,7 +193,7 @@ public class Pictures {
         byte[] data = preview(account, sha, Level.MEDIUM).data();
         return room.with(account, PREVIEW, () -> {
             BufferedImage picture = decoded(data);
-            return Footing.of(clear.map(c -> Backdrop.removed(c, picture)).orElse(picture));
+            return Footing.of(Treating.treated(new Treatment(clear), picture));
         });
     }
 

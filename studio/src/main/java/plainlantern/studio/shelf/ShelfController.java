@@ -15,8 +15,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 import plainlantern.picture.Previews.Level;
-import plainlantern.sheet.Cleared;
 import plainlantern.sheet.Picture;
+import plainlantern.sheet.Treated;
 import plainlantern.studio.account.Member;
 import plainlantern.studio.room.Work;
 import plainlantern.studio.web.NotFound;
@@ -44,11 +44,12 @@ public class ShelfController {
         return lasting(pictures.preview(member.id(), sha, level(level)));
     }
 
-    /** The same without its plain background, see {@link ClearAddress}. */
-    @GetMapping("/pictures/{sha}/{clear}/{level}")
-    ResponseEntity<byte[]> cleared(@AuthenticationPrincipal Member member, @PathVariable String sha, @PathVariable String clear, @PathVariable String level) {
-        Cleared without = ClearAddress.read(clear).orElseThrow(NotFound::new);
-        return lasting(pictures.cleared(member.id(), sha, level(level), without));
+    /** The same treated, see {@link PictureAddress}. */
+    @GetMapping("/pictures/{sha}/{treatment}/{level}")
+    ResponseEntity<byte[]> treated(@AuthenticationPrincipal Member member, @PathVariable String sha, @PathVariable String treatment,
+            @PathVariable String level) {
+        Treated what = new Treated(sha, PictureAddress.read(treatment).orElseThrow(NotFound::new));
+        return lasting(pictures.treated(member.id(), what, level(level)));
     }
 
     private static Level level(String name) {

@@ -23,7 +23,8 @@ public class RequestLimit extends OncePerRequestFilter {
     private static final Set<String> FILES = Set.of("/pictures", "/bundles");
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException,
+            IOException {
         HttpStatus refused = refused(request);
         if (refused == null) {
             chain.doFilter(request, response);

@@ -7,7 +7,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
-import plainlantern.geometry.BadInput;
+import plainlantern.asking.BadInput;
 
 /** Names and passwords; the rest of the door is tried as strangers try it. */
 class DoorTest {

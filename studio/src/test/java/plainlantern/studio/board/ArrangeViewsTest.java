@@ -9,9 +9,9 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import plainlantern.editing.EditReader;
-import plainlantern.geometry.BadInput;
-import plainlantern.geometry.Unit;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Unit;
+import plainlantern.editing.reading.EditReader;
 import plainlantern.outline.Star;
 import plainlantern.pattern.Honeycomb;
 import plainlantern.pattern.Pattern;
@@ -59,7 +59,7 @@ class ArrangeViewsTest {
         List<Fields.Field> star = Fields.of(Star.class, Optional.of(new Star(7, 0.385, 1.25)), mm, 0);
         assertThat(star).extracting(Fields.Field::value).containsExactly("7", "38.5 %", "1.25 mm");
         Sheet sheet = sheet(Unit.MM, "{'kind':'add-panel','outline':{'kind':'star','points':'7','inner':'38.5 %','rounding':'1.25 mm'}}");
-        assertThat(sheet.panel("p1").outline()).isEqualTo(new Star(7, 0.385, 1.25));
+        assertThat(sheet.holder("p1").outline()).isEqualTo(new Star(7, 0.385, 1.25));
     }
 
     @Test
@@ -70,23 +70,28 @@ class ArrangeViewsTest {
             assertThat(card.label()).matches("[A-Z][a-z]+( [a-z]+)*");
         });
         assertThat(Gallery.PATTERNS.stream().map(Gallery.Card::drawing).distinct()).hasSize(Pattern.KINDS.size());
-        assertThat(Gallery.FORMS).hasSize(9).extracting(Gallery.Card::kind).doesNotHaveDuplicates().contains("rectangle", "heart", "slanted");
+        assertThat(Gallery.FORMS).hasSize(9).extracting(Gallery.Card::kind).doesNotHaveDuplicates()
+                .contains("rectangle", "heart", "slanted");
     }
 
     @Test
     void aPatternsFormKnowsWhereItMayGo() {
-        String grid = "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':1,'columns':2,'gapAcross':4,'gapDown':0,'merged':[{'row':0,'column':0,'rows':1,'columns':1}]}}";
+        String grid = "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':1,'columns':2,'gapAcross':4,'gapDown':0,"
+                + "'merged':[{'row':0,'column':0,'rows':1,'columns':1}]}}";
         PatternForm empty = PatternForm.of(sheet(Unit.MM), "shards", List.of());
-        assertThat(List.of(empty.again(), empty.inside(), empty.filled(), empty.seeded())).containsExactly(false, false, false, true);
+        assertThat(List.of(empty.where().again(), empty.where().inside(), empty.where().filled(), empty.seeded()))
+                .containsExactly(false, false, false, true);
         assertThat(empty.margins()).containsExactly("6.00", "6.00", "6.00", "6.00");
         PatternForm inside = PatternForm.of(sheet(Unit.MM, grid), "even-grid", List.of("p1"));
-        assertThat(List.of(inside.again(), inside.inside(), inside.filled(), inside.seeded())).containsExactly(false, true, true, false);
+        assertThat(List.of(inside.where().again(), inside.where().inside(), inside.where().filled(), inside.seeded()))
+                .containsExactly(false, true, true, false);
         assertThat(inside.merged()).isEqualTo("[]");
         PatternForm again = PatternForm.of(sheet(Unit.MM, grid), "again", List.of("p1"));
         assertThat(again.kind()).isEqualTo("even-grid");
         assertThat(value(again.fields(), "gapAcross")).isEqualTo("4.00 mm");
         assertThat(again.merged()).contains("\"columns\":1");
-        Sheet area = sheet(Unit.MM, "{'kind':'lay-out','where':'replace','pattern':{'kind':'honeycomb','rows':1,'columns':2,'gap':4},'area':{'x':1,'y':1,'width':90,'height':50}}");
+        Sheet area = sheet(Unit.MM, "{'kind':'lay-out','where':'replace','pattern':{'kind':'honeycomb','rows':1,'columns':2,'gap':4},"
+                + "'area':{'x':1,'y':1,'width':90,'height':50}}");
         assertThat(PatternForm.of(area, "again", List.of("p1")).margins()).isEmpty();
         assertThatThrownBy(() -> PatternForm.of(sheet(Unit.MM), "again", List.of())).isInstanceOf(BadInput.class);
         assertThatThrownBy(() -> PatternForm.of(sheet(Unit.MM), "maze", List.of())).isInstanceOf(BadInput.class);
@@ -94,8 +99,10 @@ class ArrangeViewsTest {
 
     @Test
     void theSelectionsFormLocksAndPattern() {
-        Sheet sheet = sheet(Unit.MM, "{'kind':'lay-out','where':'replace','pattern':{'kind':'honeycomb','rows':1,'columns':3,'gap':4}}", "{'kind':'traits','panels':['p1'],'locked':true}",
-                "{'kind':'set-outline','panels':['p2'],'outline':{'kind':'ring','inner':0.4}}", "{'kind':'group','panels':['p1','p2'],'together':true}");
+        Sheet sheet = sheet(Unit.MM, "{'kind':'lay-out','where':'replace','pattern':{'kind':'honeycomb','rows':1,'columns':3,'gap':4}}",
+                "{'kind':'traits','panels':['p1'],'locked':true}",
+                "{'kind':'set-outline','panels':['p2'],'outline':{'kind':'ring','inner':0.4}}",
+                        "{'kind':'group','panels':['p1','p2'],'together':true}");
         ArrangeView one = ArrangeView.of(sheet, List.of("p2"));
         assertThat(one.again()).contains("Honeycomb");
         assertThat(one.form()).isEqualTo("ring");

@@ -18,8 +18,8 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.transaction.support.TransactionTemplate;
-import plainlantern.geometry.BadInput;
-import plainlantern.geometry.Unit;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Unit;
 import plainlantern.rendering.Delivery;
 import plainlantern.rendering.Format;
 import plainlantern.sheet.Sheet;
@@ -44,10 +44,13 @@ class DeliveriesTest {
     }
 
     private static DeliveryOrder order(double ppi) {
-        return new DeliveryOrder(UUID.randomUUID(), UUID.randomUUID(), List.of(Sheet.empty("Card", Unit.MM, 1000, 1000, 127)), List.of(), Delivery.of(Format.PNG, ppi));
+        return new DeliveryOrder(UUID.randomUUID(), UUID.randomUUID(), List.of(Sheet.empty("Card", Unit.MM, 1000, 1000, 127)), List.of(),
+                Delivery.of(Format.PNG, ppi));
     }
 
-    /** A failure of this machine is thrown, so that the job is tried once more; the second one is told, in words of its own for a full disk. */
+    /**
+     * A failure of this machine is thrown, so that the job is tried once more; the second one is told, in words of its own for a full disk.
+     */
     @Test
     void aFailureIsTriedOnceMoreAndThenTold() {
         when(pictures.originals(any())).thenThrow(new IllegalStateException("No space left on device"));

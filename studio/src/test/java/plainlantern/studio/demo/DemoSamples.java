@@ -12,6 +12,7 @@ import plainlantern.picture.PictureSource;
 import plainlantern.sheet.Foot;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.Treatment;
 import plainlantern.studio.demo.DemoSheets.Plan;
 import plainlantern.studio.demo.DemoSheets.Step;
 
@@ -33,7 +34,7 @@ public final class DemoSamples {
             boolean panorama = name.equals("Long evening");
             Picture picture = new Picture(String.format("%064x", shelf.size() + 1), name, panorama ? 8200 : 3600, 2700);
             Optional<Foot> foot = painted.file().endsWith(".png") ? Footing.of(image(picture)) : Optional.empty();
-            shelf.put(name, picture.cleared(Optional.empty(), foot));
+            shelf.put(name, picture.treated(Treatment.NONE, foot));
         }
         return shelf;
     }
@@ -64,7 +65,8 @@ public final class DemoSamples {
             return switch (picture.name()) {
                 case "Heron" -> new Figures(clear).heron(0.48, 0.97, 0.95).image();
                 case "Mill wheel" -> new Figures(clear).wheel(0.5, 0.5, 0.46, new Color(0x946538), new Color(0x40291A)).image();
-                default -> new Landscape(width, height, LIGHTS.get(number % LIGHTS.size()), 0.55, 0.5, 0.4, 0.04, 4, 0.25, 0.5, number).paint();
+                default -> new Landscape(width, height, LIGHTS.get(number % LIGHTS.size()), 0.55, 0.5, 0.4, 0.04, 4, 0.25, 0.5, number)
+                        .paint();
             };
         });
     }

@@ -18,7 +18,6 @@ import plainlantern.picture.Orientation;
 import plainlantern.picture.PictureFile;
 import plainlantern.picture.PictureReader;
 import plainlantern.sheet.Panel;
-import plainlantern.sheet.Role;
 import plainlantern.sheet.Sheet;
 import plainlantern.studio.demo.DemoSheets.Plan;
 
@@ -30,23 +29,28 @@ class DemoTest {
         assertThat(DemoPictures.ALL.stream().filter(p -> p.file().endsWith(".png"))).hasSize(2);
     }
 
-    /** The finished sheets are finished: no panel empty, bare or soft, none beyond the sheet, none over another; one is made to have faults to be found. */
+    /**
+     * The finished sheets are finished: no panel empty, bare or soft, none beyond the sheet, none over another; one is made to have faults
+     * to be found.
+     */
     @Test
     void theSheetsHaveNoFault() {
         assertThat(DemoSheets.ALL).hasSize(9);
         for (Plan plan : DemoSheets.ALL) {
             Sheet sheet = DemoSamples.made(plan);
             if (plan.empty().name().equals("Leaflet to be checked")) {
-                assertThat(Report.of(sheet, Map.of()).kinds()).extracting(Report.Kind::title).contains("Bare areas", "Stretched pictures", "Nearly aligned", "Stops at the trim", "Thin lines", "Unequal gaps", "Words beyond their box");
+                assertThat(Report.of(sheet, Map.of()).kinds()).extracting(Report.Kind::title)
+                        .contains("Bare areas", "Stretched pictures", "Nearly aligned", "Stops at the trim", "Thin lines", "Unequal gaps",
+                        "Words beyond their box");
                 continue;
             }
             assertThat(Report.of(sheet, Map.of()).count(Weight.FAULT)).as(plan.empty().name()).isZero();
             Box whole = new Box(0, 0, sheet.width(), sheet.height());
-            for (Panel panel : sheet.panels().stream().filter(p -> p.role() == Role.PANEL).toList()) {
+            for (Panel panel : sheet.panels().stream().filter(p -> p.panel().isPresent()).toList()) {
                 assertThat(PanelState.of(sheet, panel)).as(plan.empty().name() + ", " + panel.name()).isEqualTo(PanelState.COVERED);
                 assertThat(whole.union(panel.boundsOnSheet())).isEqualTo(whole);
                 for (Panel other : sheet.panels()) {
-                    boolean near = other != panel && other.role() == Role.PANEL && other.boundsOnSheet().meets(panel.boundsOnSheet());
+                    boolean near = other != panel && other.panel().isPresent() && other.boundsOnSheet().meets(panel.boundsOnSheet());
                     if (near) assertThat(Polygons.sharedArea(other.pathOnSheet(), panel.pathOnSheet())).isLessThan(1e-3);
                 }
             }
@@ -57,9 +61,12 @@ class DemoTest {
     @Test
     void theSheetsShowWhatCanBeLaidOut() {
         Map<String, Integer> panels = new LinkedHashMap<>();
-        for (Plan plan : DemoSheets.ALL) panels.put(plan.empty().name(), (int) DemoSamples.made(plan).panels().stream().filter(p -> p.role() == Role.PANEL).count());
-        assertThat(panels).containsOnly(entry("Nine mornings", 9), entry("Season postcard", 4), entry("Tide triptych", 3), entry("Bird hide wall", 12),
-                entry("Mill puzzle", 12), entry("Warden badges", 24), entry("Open day poster", 7), entry("Sixty looks at the mill", 60), entry("Leaflet to be checked", 8));
+        for (Plan plan : DemoSheets.ALL)
+            panels.put(plan.empty().name(), (int) DemoSamples.made(plan).panels().stream().filter(p -> p.panel().isPresent()).count());
+        assertThat(panels).containsOnly(entry("Nine mornings", 9), entry("Season postcard", 4), entry("Tide triptych", 3),
+                entry("Bird hide wall", 12),
+                entry("Mill puzzle", 12), entry("Warden badges", 24), entry("Open day poster", 7), entry("Sixty looks at the mill", 60),
+                        entry("Leaflet to be checked", 8));
         for (Plan plan : DemoSheets.ALL) {
             Sheet sheet = DemoSamples.made(plan);
             assertThat(sheet.layouts()).hasSize(plan.empty().name().equals("Season postcard") ? 0 : 1);

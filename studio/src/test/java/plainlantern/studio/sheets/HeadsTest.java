@@ -6,7 +6,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
-import plainlantern.geometry.Unit;
+import plainlantern.asking.Unit;
 import plainlantern.sheet.Sheet;
 
 class HeadsTest {
@@ -42,7 +42,8 @@ class HeadsTest {
         try {
             heads.keepWhenDone(id, 5, named("Noon"));
             assertThat(heads.find(id, 5)).isEmpty();
-            TransactionSynchronizationManager.getSynchronizations().forEach(s -> s.afterCompletion(TransactionSynchronization.STATUS_ROLLED_BACK));
+            TransactionSynchronizationManager.getSynchronizations()
+                    .forEach(s -> s.afterCompletion(TransactionSynchronization.STATUS_ROLLED_BACK));
             assertThat(heads.find(id, 5)).isEmpty();
             TransactionSynchronizationManager.getSynchronizations().forEach(TransactionSynchronization::afterCommit);
             assertThat(heads.find(id, 5)).contains(named("Noon"));

@@ -1,0 +1,8 @@
+package plainlantern.editing.forms;
+
+import plainlantern.editing.Edit;
+
+/** The forms of panels: their handles, sides and corners, and cuts. */
+public sealed interface FormEdit extends Edit permits
+        Cut, MoveCorner, MoveSeam, PullOutline, SetOutline {
+}

@@ -1,0 +1,75 @@
+package plainlantern.editing.placing;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import plainlantern.asking.BadInput;
+import plainlantern.editing.Added;
+import plainlantern.editing.Outside;
+import plainlantern.editing.dressing.Recolour;
+import plainlantern.editing.filling.ShelvePictures;
+import plainlantern.geometry.Point;
+import plainlantern.sheet.Element;
+import plainlantern.sheet.Picture;
+import plainlantern.sheet.Seat;
+import plainlantern.sheet.Sheet;
+import plainlantern.sheet.Styles;
+
+/**
+ * Puts copied panels, perhaps from another sheet, in front of all others, with the pictures they show. The caller vouches that the
+ * pictures belong to the sheet's owner.
+ *
+ * @param dx mm by which the copies are moved
+ * @param dy likewise
+ */
+@JsonTypeName("paste")
+public record Paste(List<Element> panels, List<Picture> pictures, double dx, double dy) implements PlacingEdit {
+    public Paste {
+        panels = panels == null ? List.of() : List.copyOf(panels);
+        pictures = pictures == null ? List.of() : List.copyOf(pictures);
+    }
+
+    @Override
+    public Paste completed(Outside outside, Sheet before) {
+        return new Paste(panels, outside.owned(pictures), dx, dy);
+    }
+
+    @Override
+    public Sheet apply(Sheet before) {
+        BadInput.unless(!panels.isEmpty(), "panels", "Nothing was copied yet.");
+        Sheet shelved = new ShelvePictures(pictures).apply(before);
+        List<Element> next = new ArrayList<>(before.elements());
+        Map<String, String> groups = new HashMap<>();
+        int lastId = before.lastId();
+        for (Element panel : panels) {
+            lastId++;
+            int number = lastId;
+            String group = panel.group().isEmpty() ? "" : groups.computeIfAbsent(panel.group(), g -> "g" + number);
+            String name = panel.name().length() > 60 ? panel.name().substring(0, 60) : panel.name();
+            Seat seat = panel.seat().at(panel.seat().centre().plus(new Point(dx, dy)));
+            next.add(atHome(before, panel).copied("p" + lastId, name).grouped(group).withSeat(seat));
+        }
+        return shelved.with(next, lastId);
+    }
+
+    /** The same following only what this sheet has just so: a finish and colours of another sheet stay what they look like. */
+    private static Element atHome(Sheet sheet, Element panel) {
+        Styles styles = sheet.styles();
+        Element plain = Recolour.of(panel, c -> styles.swatch(c.swatch()).map(s -> s.colour().equals(c)).orElse(false) ? c : c.linked(""));
+        boolean known = styles.finishes().stream().anyMatch(f -> f.finish().equals(plain.finish()));
+        return known ? plain : plain.finished(plain.finish().following(Optional.empty()));
+    }
+
+    @Override
+    public List<String> selected(Sheet before, Sheet after, List<String> selected) {
+        return Added.to(before, after);
+    }
+
+    @Override
+    public String title(Sheet before) {
+        return panels.size() == 1 ? "Paste: " + panels.get(0).name() : "Paste: " + panels.size() + " panels";
+    }
+}

@@ -1,0 +1,2 @@
+/** Edits as a browser sends them, and several as one. */
+package plainlantern.editing.reading;

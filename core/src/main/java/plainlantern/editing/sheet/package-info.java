@@ -1,0 +1,2 @@
+/** The sheet itself: its name, size, paper, guides and limits. */
+package plainlantern.editing.sheet;

@@ -1,0 +1,2 @@
+/** One picture seen through several panels. */
+package plainlantern.editing.vistas;

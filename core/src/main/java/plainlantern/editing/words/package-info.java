@@ -1,0 +1,2 @@
+/** Words in panels, and captions. */
+package plainlantern.editing.words;

@@ -1,0 +1,71 @@
+package plainlantern.geometry;
+
+import plainlantern.geometry.Path.Segment;
+
+/**
+ * One step of a contour with the place it starts from: a straight one, or a cubic Bézier curve. A straight one's controls are its thirds.
+ */
+public record Curve(Point from, Point control1, Point control2, Point to, boolean straight) {
+    public static Curve straight(Point from, Point to) {
+        return new Curve(from, from.times(2).plus(to).times(1.0 / 3), to.times(2).plus(from).times(1.0 / 3), to, true);
+    }
+
+    public static Curve cubic(Point from, Point control1, Point control2, Point to) {
+        return new Curve(from, control1, control2, to, false);
+    }
+
+    /** The other way round. */
+    public Curve reversed() {
+        return new Curve(to, control2, control1, from, straight);
+    }
+
+    Point at(double t) {
+        if (t == 0) return from;
+        if (t == 1) return to;
+        double u = 1 - t;
+        return from.times(u * u * u).plus(control1.times(3 * u * u * t)).plus(control2.times(3 * u * t * t)).plus(to.times(t * t * t));
+    }
+
+    /** The derivative. */
+    Point way(double t) {
+        double u = 1 - t;
+        return control1.minus(from).times(3 * u * u).plus(control2.minus(control1).times(6 * u * t))
+                .plus(to.minus(control2).times(3 * t * t));
+    }
+
+    /** The part from parameter {@code t0} to {@code t1} (blossoming); backwards where {@code t1} is the smaller. */
+    Curve part(double t0, double t1) {
+        if (t0 == 0 && t1 == 1) return this;
+        if (straight) return straight(at(t0), at(t1));
+        return new Curve(at(t0), blossom(t0, t0, t1), blossom(t0, t1, t1), at(t1), false);
+    }
+
+    private Point blossom(double r, double s, double t) {
+        Point a = mix(mix(from, control1, r), mix(control1, control2, r), s);
+        Point b = mix(mix(control1, control2, r), mix(control2, to, r), s);
+        return mix(a, b, t);
+    }
+
+    private static Point mix(Point a, Point b, double t) {
+        return a.times(1 - t).plus(b.times(t));
+    }
+
+    /** The same from and to other places close by. */
+    Curve between(Point newFrom, Point newTo) {
+        return straight ? straight(newFrom, newTo) : new Curve(newFrom, control1, control2, newTo, false);
+    }
+
+    /**
+     * How far it strays at most from {@code chords} chords of even parameter: a sixth of its largest second difference over their square.
+     */
+    double sagitta(int chords) {
+        if (straight) return 0;
+        double bend = Math.max(from.plus(control2).minus(control1.times(2)).length(), control1.plus(to).minus(control2.times(2)).length());
+        return 6 * bend / (8 * chords * chords);
+    }
+
+    /** It as a step of a path. */
+    public Segment step() {
+        return straight ? new Segment.Line(to) : new Segment.Cubic(control1, control2, to);
+    }
+}

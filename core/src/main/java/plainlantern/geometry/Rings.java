@@ -1,0 +1,65 @@
+package plainlantern.geometry;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import org.locationtech.jts.algorithm.Orientation;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.LineString;
+import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
+import org.locationtech.jts.operation.polygonize.Polygonizer;
+
+/** What rings of corners fill, as JTS has areas. */
+final class Rings {
+    static final GeometryFactory FACTORY = new GeometryFactory();
+
+    private Rings() {}
+
+    /** Rings may touch and cross themselves and each other. */
+    static Geometry filled(List<List<Point>> rings, FillRule rule) {
+        List<Polygon> drawn = rings.stream().filter(ring -> ring.size() > 2).map(Rings::polygon).toList();
+        if (drawn.isEmpty()) return FACTORY.createPolygon();
+        if (drawn.size() == 1 && drawn.get(0).isValid()) return drawn.get(0);
+        // The lines part the plane into faces; of each one place tells whether it is inside.
+        Geometry lines = OverlayNGRobust.union(drawn.stream().map(p -> (Geometry) p.getExteriorRing()).toList());
+        Polygonizer faces = new Polygonizer();
+        faces.add(lines);
+        @SuppressWarnings("unchecked")
+        Collection<Polygon> all = faces.getPolygons();
+        List<Geometry> inside = new ArrayList<>();
+        for (Polygon face : all) {
+            if (rule.inside(winding(drawn, face.getInteriorPoint().getCoordinate()))) inside.add(face);
+        }
+        return inside.isEmpty() ? FACTORY.createPolygon() : OverlayNGRobust.union(inside);
+    }
+
+    /** How often the rings go around a place, one way taken off the other; of a ring that crosses itself each of its own loops counts. */
+    private static int winding(List<Polygon> rings, Coordinate at) {
+        int winding = 0;
+        for (Polygon ring : rings) winding += winding(ring.getExteriorRing(), at);
+        return winding;
+    }
+
+    /** Sunday's winding number (2001): upward crossings right of the place less downward ones. */
+    private static int winding(LineString ring, Coordinate at) {
+        Coordinate[] corners = ring.getCoordinates();
+        int winding = 0;
+        for (int i = 0; i + 1 < corners.length; i++) {
+            Coordinate a = corners[i];
+            Coordinate b = corners[i + 1];
+            if (a.y <= at.y && b.y > at.y && Orientation.index(a, b, at) == Orientation.LEFT) winding++;
+            if (a.y > at.y && b.y <= at.y && Orientation.index(a, b, at) == Orientation.RIGHT) winding--;
+        }
+        return winding;
+    }
+
+    private static Polygon polygon(List<Point> ring) {
+        Coordinate[] corners = new Coordinate[ring.size() + 1];
+        for (int i = 0; i < ring.size(); i++) corners[i] = new Coordinate(ring.get(i).x(), ring.get(i).y());
+        corners[ring.size()] = corners[0].copy();
+        return FACTORY.createPolygon(corners);
+    }
+}

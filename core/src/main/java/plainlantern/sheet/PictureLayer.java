@@ -1,0 +1,88 @@
+package plainlantern.sheet;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.Optional;
+import plainlantern.asking.BadInput;
+
+/**
+ * A picture in a panel.
+ *
+ * @param source    where its pixels come from
+ * @param placement where it lies: flat for a picture of the panel's own, nudged for a slice of a vista
+ * @param treatment what is done to its pixels; a slice's is its vista's
+ */
+@JsonTypeName("picture")
+public record PictureLayer(Source source, Placement placement, Treatment treatment, Look look) implements Content {
+    public PictureLayer {
+        treatment = treatment == null ? Treatment.NONE : treatment;
+        look = look == null ? Look.PLAIN : look;
+        BadInput.unless(source.own().isPresent() == placement.flat().isPresent(), "panels", "A picture lies flat, and a slice is nudged.");
+    }
+
+    /** A picture of a panel's own. */
+    public static PictureLayer own(Picture picture, Fit fit, Pose pose, boolean held) {
+        return new PictureLayer(new Source.Own(picture.id()), new Flat(fit, pose, held), picture.treatment(), Look.PLAIN);
+    }
+
+    /** A slice in register, looking through. */
+    public static PictureLayer slice(String vista) {
+        return new PictureLayer(new Source.Slice(vista, Optional.empty()), Nudge.NONE, Treatment.NONE, Look.PLAIN);
+    }
+
+    public Optional<Source.Own> own() {
+        return source.own();
+    }
+
+    public Optional<Source.Slice> slice() {
+        return source.slice();
+    }
+
+    /** Whether it is that picture of the panel's own. */
+    public boolean shows(String picture) {
+        return own().map(own -> own.picture().equals(picture)).orElse(false);
+    }
+
+    /** How it lies flat; throws where it is a slice. */
+    public Flat flat() {
+        return placement.flat().orElseThrow();
+    }
+
+    /** A slice's nudge; throws where it is none. */
+    public Nudge nudge() {
+        return placement.nudge().orElseThrow();
+    }
+
+    /** The same elsewhere in its panel. */
+    public PictureLayer lying(Flat newFlat) {
+        return new PictureLayer(source, newFlat, treatment, look);
+    }
+
+    /** The same nudged otherwise. */
+    public PictureLayer nudged(Nudge newNudge) {
+        return new PictureLayer(source, newNudge, treatment, look);
+    }
+
+    /** The same slice carried from there, or looking through. */
+    public PictureLayer homed(Optional<Seat> newHome) {
+        return new PictureLayer(new Source.Slice(slice().orElseThrow().vista(), newHome), placement, treatment, look);
+    }
+
+    public PictureLayer treated(Treatment newTreatment) {
+        return new PictureLayer(source, placement, newTreatment, look);
+    }
+
+    @Override
+    public PictureLayer looking(Look newLook) {
+        return new PictureLayer(source, placement, treatment, newLook);
+    }
+
+    @Override
+    public <T> T as(Kinds<T> kinds) {
+        return kinds.picture(this);
+    }
+
+    @Override
+    public Optional<PictureLayer> picture() {
+        return Optional.of(this);
+    }
+}

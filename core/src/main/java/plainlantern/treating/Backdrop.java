@@ -1,0 +1,45 @@
+package plainlantern.treating;
+
+import plainlantern.sheet.Cleared;
+
+/** Takes a plain background out of pixels: see {@link Cleared}. */
+public final class Backdrop {
+    private Backdrop() {}
+
+    /**
+     * What is near the background's colour becomes clear. At the soft edge the background's share is taken out of the colour, too, so that
+     * no
+     * fringe of it stays.
+     *
+     * @param argb 0xAARRGGBB, alpha multiplied in; changed in place
+     */
+    public static void remove(Cleared clear, int[] argb) {
+        double[] key = Lab.of(clear.colour().rgb());
+        int last = 0;
+        int made = 0;
+        for (int i = 0; i < argb.length; i++) {
+            if (argb[i] != last) {
+                last = argb[i];
+                made = cleared(last, key, clear);
+            }
+            argb[i] = made;
+        }
+    }
+
+    private static int cleared(int pixel, double[] key, Cleared clear) {
+        int alpha = pixel >>> 24;
+        if (alpha == 0) return 0;
+        int[] own = new int[3];
+        for (int c = 0; c < 3; c++) own[c] = Math.min(255, ((pixel >> 16 - 8 * c & 0xFF) * 255 + alpha / 2) / alpha);
+        double far = Lab.distance(Lab.of(own[0] << 16 | own[1] << 8 | own[2]), key) / 100 - clear.tolerance();
+        double share = far <= 0 ? 0 : far >= clear.softness() ? 1 : far / clear.softness();
+        if (share == 1) return pixel;
+        if (share == 0) return 0;
+        int out = (int) (alpha * share + 0.5) << 24;
+        for (int c = 0; c < 3; c++) {
+            double left = (own[c] - (1 - share) * (clear.colour().rgb() >> 16 - 8 * c & 0xFF)) * alpha / 255;
+            out |= (int) Math.max(0, Math.min(alpha * share, left) + 0.5) << 16 - 8 * c;
+        }
+        return out;
+    }
+}
