@@ -40,7 +40,7 @@ public record PatternArea(Box box, double turn, Optional<Outline> within) {
                 : Optional.of(seen));
     }
 
-    /** The pieces of the pattern here, trimmed, in this ground's own frame. */
+    /** The pieces of the pattern here, trimmed, in this area's own frame. */
     public List<Piece> pieces(Pattern pattern, Sheet sheet) {
         List<Piece> pieces = pattern.pieces(box, sheet.shelf().stream().map(PatternArea::aspect).toList());
         if (sheet.unit() == Unit.PX && turn == 0)

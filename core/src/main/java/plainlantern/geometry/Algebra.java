@@ -35,6 +35,11 @@ public final class Algebra {
         return of(one, other, OverlayNG.DIFFERENCE);
     }
 
+    /** The same area, told by contours of which each encloses one area or one hole: lines drawn along them run around the area. */
+    public static Path evenOdd(Path path) {
+        return path.rule() == FillRule.EVEN_ODD ? path : union(path, path).orElse(Path.EMPTY);
+    }
+
     /** The part of a path on the right of the way from {@code a} to {@code b} (y points down), less {@code inset} mm along the line. */
     public static Optional<Path> rightOf(Path path, Point a, Point b, double inset) {
         if (path.empty()) return Optional.empty();

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import plainlantern.asking.Typed;
 import plainlantern.geometry.Affine;
+import plainlantern.geometry.Algebra;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 import plainlantern.geometry.Polygons;
@@ -32,7 +33,8 @@ final class Dressing {
 
     static Item item(Element element, List<Layer> layers) {
         Finish finish = element.finish();
-        Path form = element.pathOnSheet();
+        Path whole = element.pathOnSheet();
+        Path form = finish.rim().isPresent() ? Algebra.evenOdd(whole) : whole;
         boolean solid = finish.feather() == 0 && layers.stream().anyMatch(Layer::solid);
         List<Shade> shades = new ArrayList<>();
         int acting = element.holder().map(holder -> holder.acting(Typed.FRONTMOST)).orElse(-1);
@@ -47,7 +49,7 @@ final class Dressing {
         Optional<Soft> soft = finish.feather() == 0 ? Optional.empty()
                 : Optional.of(new Soft(grown(form, -finish.feather() / 2, Rim.Join.ROUND), finish.feather() / 4));
         Path under = finish.feather() > 0 || element.rule().isPresent() ? form : under(form, finish.rim());
-        Around around = new Around(soft, inner, finish.rim().flatMap(rim -> line(element, rim)), shades);
+        Around around = new Around(soft, inner, finish.rim().flatMap(rim -> line(element, form, rim)), shades);
         return new Item(element.id(), element.name(), new Form(form, under), layers, around, finish.look());
     }
 
@@ -96,18 +98,18 @@ final class Dressing {
      * A centred rim is drawn along the form's edge; one inside or outside is drawn twice as wide and seen on that side only, so that its
      * edge is the form's own. Dots would be halved so: they run along a path of their own, half a width away.
      */
-    private static Optional<Line> line(Element element, Rim rim) {
+    private static Optional<Line> line(Element element, Path form, Rim rim) {
         List<Double> dashes = Arrays.stream(rim.dash().lengths(rim.width())).boxed().toList();
         boolean dots = rim.dash() == Rim.Dash.DOTTED;
         Rim.Ends ends = dots ? Rim.Ends.ROUND : rim.ends();
         if (rim.side() == Rim.Side.CENTRED || element.rule().isPresent())
-            return Optional.of(new Line(element.pathOnSheet(), rim.width(), rim.colour(), dashes, ends, rim.join(), Within.ALL));
+            return Optional.of(new Line(form, rim.width(), rim.colour(), dashes, ends, rim.join(), Within.ALL));
         boolean inside = rim.side() == Rim.Side.INSIDE;
         if (dots) {
-            return Polygons.grown(element.pathOnSheet(), inside ? -rim.width() / 2 : rim.width() / 2)
+            return Polygons.grown(form, inside ? -rim.width() / 2 : rim.width() / 2)
                     .map(path -> new Line(path, rim.width(), rim.colour(), dashes, ends, rim.join(), Within.ALL));
         }
-        return Optional.of(new Line(element.pathOnSheet(), 2 * rim.width(), rim.colour(), dashes, ends, rim.join(), inside ? Within.FORM
+        return Optional.of(new Line(form, 2 * rim.width(), rim.colour(), dashes, ends, rim.join(), inside ? Within.FORM
                 : Within.OUTSIDE));
     }
 }

@@ -42,7 +42,11 @@ public record Guides(@Typed.Whole @Asked(value = "Columns", most = 100) int colu
     }
 
     /** A line across the whole sheet: {@code upright} at {@code at} mm from the left, or level at {@code at} mm from the top. */
-    public record Own(boolean upright, double at) {}
+    public record Own(boolean upright, double at) {
+        public Own {
+            BadInput.unless(Math.abs(at) <= Seat.LARGEST, "own", "That is more than 10 m away from the sheet.");
+        }
+    }
 
     /** No columns, no own guides; margins are shown, and everything but thirds catches. */
     public static final Guides FIRST = new Guides(0, 0, 0, List.of(), EnumSet.of(Kind.MARGINS, Kind.COLUMNS, Kind.OWN, Kind.BLEED),

@@ -2,6 +2,7 @@ package plainlantern.sheet;
 
 import java.util.List;
 import java.util.Optional;
+import plainlantern.asking.BadInput;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
@@ -19,6 +20,12 @@ import plainlantern.pattern.Pattern;
 public record Layout(Pattern pattern, Optional<Box> area, double turn, Optional<Outline> within, List<String> panels) {
     public Layout {
         panels = List.copyOf(panels);
+        area = area == null ? Optional.empty() : area;
+        within = within == null ? Optional.empty() : within;
+        BadInput.unless(Double.isFinite(turn), "turn", "This has to be a number of degrees.");
+        area.map(box -> box.union(new Box(0, 0, 0, 0))).ifPresent(reach -> BadInput.unless(Math.max(reach.width(), reach.height())
+                <= 10 * Seat.LARGEST, "pattern", "That area is too far away from the sheet."));
+        for (String panel : panels) if (!panel.isEmpty()) Ids.checked(panel);
     }
 
     /** The map from the frame in which the pattern is laid, about the middle of {@code box}, to the sheet. */

@@ -10,6 +10,7 @@ public record Margins(@Typed.Length double top, @Typed.Length double right, @Typ
         BadInput.unless(right >= 0, "right", "A margin cannot be negative.");
         BadInput.unless(bottom >= 0, "bottom", "A margin cannot be negative.");
         BadInput.unless(left >= 0, "left", "A margin cannot be negative.");
+        BadInput.unless(top + right + bottom + left <= 4 * Seat.LARGEST, "top", "A margin is at most 10 m wide.");
     }
 
     public static Margins all(double mm) {

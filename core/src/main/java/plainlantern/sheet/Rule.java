@@ -19,7 +19,11 @@ import plainlantern.geometry.Point;
 @JsonTypeName("rule")
 public record Rule(Basics basics, List<Bank> banks, @Typed.Switch boolean covering) implements Element {
     /** One side of a panel, by the index of its first corner among the panel's sides. */
-    public record Bank(String panel, int side) {}
+    public record Bank(String panel, int side) {
+        public Bank {
+            Ids.checked(panel);
+        }
+    }
 
     public Rule {
         banks = banks == null ? List.of() : List.copyOf(banks);

@@ -123,7 +123,7 @@ class BundleTest {
         refused(Map.of("readme.txt", "hello"), "has no sheet.json");
         refused(Map.of("sheet.json", document().replace("\"version\" : 5", "\"version\" : 6")), "newer program");
         refused(Map.of("sheet.json", document(), "../../etc/" + PICTURE.id() + ".jpg", "x"), "lacks the picture Low water");
-        refused(Map.of("sheet.json", document().replace(PICTURE.id() + "\",\n", "f".repeat(64) + "\",\n")), "");
+        refused(Map.of("sheet.json", document().replace(PICTURE.id() + "\",\n", "f".repeat(64) + "\",\n")), "damaged");
         Path text = Files.writeString(folder.resolve("text.zip"), "no archive at all");
         assertThatThrownBy(() -> Bundle.open(text)).isInstanceOf(BadInput.class).hasMessageContaining("no zip archive");
     }

@@ -81,13 +81,13 @@ public record LayOut(Pattern pattern, Where where, List<String> panels, Optional
     }
 
     /** Where the pattern would lie. Throws {@link BadInput} where margins leave nothing, or the selection is not one panel. */
-    public PatternArea ground(Sheet before) {
+    public PatternArea field(Sheet before) {
         if (where == Where.INSIDE) return PatternArea.of(only(before));
-        if (where == Where.AGAIN) return ground(framed(before), again(before));
+        if (where == Where.AGAIN) return field(framed(before), again(before));
         return area.map(PatternArea::of).orElseGet(() -> inside(framed(before)));
     }
 
-    public static PatternArea ground(Sheet sheet, Layout layout) {
+    public static PatternArea field(Sheet sheet, Layout layout) {
         return layout.area().map(box -> new PatternArea(box, layout.turn(), layout.within())).orElseGet(() -> inside(sheet));
     }
 
@@ -128,8 +128,8 @@ public record LayOut(Pattern pattern, Where where, List<String> panels, Optional
     @Override
     public Sheet apply(Sheet before) {
         Sheet framed = framed(before);
-        PatternArea ground = ground(before);
-        List<Piece> pieces = ground.pieces(pattern, framed);
+        PatternArea field = field(before);
+        List<Piece> pieces = field.pieces(pattern, framed);
         BadInput.unless(!pieces.isEmpty(), "pattern", "No piece of this pattern falls into the panel.");
         List<Optional<Panel>> taken = taken(before);
         if (!agreed) lost(taken, pieces.size()).ifPresent(what -> {
@@ -143,15 +143,15 @@ public record LayOut(Pattern pattern, Where where, List<String> panels, Optional
         for (int i = 0; i < pieces.size(); i++) {
             Piece piece = pieces.get(i);
             Optional<Panel> there = i < taken.size() ? taken.get(i) : Optional.empty();
-            Holder panel = there.isPresent() ? over(before, there.get(), piece, ground.seat(piece), givenBefore.get(there.get().id()))
-                    : Panel.empty("p" + ++lastId, name(before, i), piece.outline(), ground.seat(piece));
+            Holder panel = there.isPresent() ? over(before, there.get(), piece, field.seat(piece), givenBefore.get(there.get().id()))
+                    : Panel.empty("p" + ++lastId, name(before, i), piece.outline(), field.seat(piece));
             if (there.isPresent()) changed.put(panel.id(), filled(before, panel, piece));
             else added.add(filled(before, panel, piece));
             ids.add(panel.id());
         }
         Set<String> gone = new HashSet<>();
         for (Optional<Panel> panel : taken) panel.filter(p -> !changed.containsKey(p.id())).ifPresent(p -> gone.add(p.id()));
-        return framed.with(elements(before, changed, added, gone), lastId).withLayouts(layouts(before, ground, ids, gone));
+        return framed.with(elements(before, changed, added, gone), lastId).withLayouts(layouts(before, field, ids, gone));
     }
 
     /** A panel as that piece. Pieces are not mirrored: what a mirrored panel shows is, so that it looks the same. */
@@ -175,7 +175,7 @@ public record LayOut(Pattern pattern, Where where, List<String> panels, Optional
     private static Map<String, Outline> given(Sheet sheet, Layout layout) {
         Map<String, Outline> given = new HashMap<>();
         try {
-            List<Piece> pieces = ground(sheet, layout).pieces(layout.pattern(), sheet);
+            List<Piece> pieces = field(sheet, layout).pieces(layout.pattern(), sheet);
             for (int i = 0; i < Math.min(pieces.size(), layout.panels().size()); i++)
                 given.put(layout.panels().get(i), pieces.get(i).outline());
         } catch (BadInput nothing) {
@@ -213,7 +213,7 @@ public record LayOut(Pattern pattern, Where where, List<String> panels, Optional
     }
 
     /** A panel belongs to one layout; layouts without a panel left are forgotten. */
-    private List<Layout> layouts(Sheet before, PatternArea ground, List<String> ids, Set<String> gone) {
+    private List<Layout> layouts(Sheet before, PatternArea field, List<String> ids, Set<String> gone) {
         Set<String> moved = new HashSet<>(ids);
         moved.addAll(gone);
         boolean free = where != Where.INSIDE && area.isEmpty() && (where != Where.AGAIN || again(before).area().isEmpty());
@@ -224,19 +224,19 @@ public record LayOut(Pattern pattern, Where where, List<String> panels, Optional
             if (left.stream().anyMatch(id -> !id.isEmpty()))
                 next.add(new Layout(layout.pattern(), layout.area(), layout.turn(), layout.within(), left));
         }
-        next.add(new Layout(pattern, free ? Optional.empty() : Optional.of(ground.box()), ground.turn(), ground.within(), ids));
+        next.add(new Layout(pattern, free ? Optional.empty() : Optional.of(field.box()), field.turn(), field.within(), ids));
         return next;
     }
 
     /** The pieces as they would lie, what is said of them and what would be lost; for level grids also the lines between cells. */
     @Override
     public Foreseen foreseen(Sheet before) {
-        PatternArea ground = ground(before);
-        List<Piece> pieces = ground.pieces(pattern, before);
-        boolean level = ground.turn() == 0;
-        Laid laid = new Laid(pieces.stream().map(ground::onSheet).toList(), pattern.says(ground.box(), pieces),
-                lost(taken(before), pieces.size()), level ? pattern.across(ground.box()) : List.of(), level
-                        ? pattern.down(ground.box()) : List.of());
+        PatternArea field = field(before);
+        List<Piece> pieces = field.pieces(pattern, before);
+        boolean level = field.turn() == 0;
+        Laid laid = new Laid(pieces.stream().map(field::onSheet).toList(), pattern.says(field.box(), pieces),
+                lost(taken(before), pieces.size()), level ? pattern.across(field.box()) : List.of(), level
+                        ? pattern.down(field.box()) : List.of());
         return new Foreseen(before, before, Optional.empty(), List.of(), Optional.of(laid));
     }
 
