@@ -77,10 +77,6 @@ public record Guides(@Typed.Whole @Asked(value = "Columns", most = 100) int colu
         return new Guides(columns, rows, Math.min(500, gutter * lengths), moved, shown, snaps);
     }
 
-    public Guides withOwn(List<Own> newOwn) {
-        return new Guides(columns, rows, gutter, newOwn, shown, snaps);
-    }
-
     /** The start and end of each column (or row) of that many in a length, gutters between; empty where they leave no room. */
     public static List<double[]> spans(double from, double length, int count, double gutter) {
         List<double[]> spans = new ArrayList<>();

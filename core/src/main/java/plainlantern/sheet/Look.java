@@ -21,8 +21,4 @@ public record Look(@Typed.Share double opacity, Blend blend, @Typed.Switch boole
     public Look {
         BadInput.unless(opacity >= 0 && opacity <= 1, "opacity", "Opacity goes from 0 to 100 %.");
     }
-
-    public Look switchedOff(boolean newOff) {
-        return new Look(opacity, blend, newOff);
-    }
 }

@@ -79,9 +79,9 @@ class EditsTest {
     @ParameterizedTest
     @CsvSource({"rows,0", "rows,2.5", "columns,101", "gapAcross,-1", "gapAcross,500", "gapDown,1/0", "top,200", "left,-3", "right,many"})
     void aGridThatMakesNoSenseIsExplainedAtItsField(String field, String value) {
-        String json = "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':'3','columns':'3','gapAcross':'5',"
-                + "'gapDown':'5'},'margins':{'top':'100','right':'20','bottom':'100','left':'20'}}"
-                .replaceFirst("'" + field + "':'[^']*'", "'" + field + "':'" + value + "'");
+        String even = "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':'3','columns':'3','gapAcross':'5',"
+                + "'gapDown':'5'},'margins':{'top':'100','right':'20','bottom':'100','left':'20'}}";
+        String json = even.replaceFirst("'" + field + "':'[^']*'", "'" + field + "':'" + value + "'");
         assertThatThrownBy(() -> after(EMPTY, json)).isInstanceOf(BadInput.class).extracting("field").isEqualTo(field);
     }
 

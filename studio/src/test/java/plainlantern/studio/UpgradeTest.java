@@ -15,7 +15,6 @@ import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import plainlantern.Painted;
 import plainlantern.asking.Unit;
 import plainlantern.editing.sheet.RenameSheet;
 import plainlantern.rendering.Delivery;
@@ -34,7 +33,8 @@ class UpgradeTest extends StudioTest {
 
     /** The document that the bundle of version 4 holds, as that program stored it. */
     private static String documentOfBefore() throws IOException {
-        try (InputStream file = Painted.class.getResourceAsStream("/plainlantern/bundle/version-4.zip"); ZipInputStream zip = new ZipInputStream(file)) {
+        try (InputStream file = UpgradeTest.class.getResourceAsStream("/plainlantern/bundle/version-4.zip");
+                ZipInputStream zip = new ZipInputStream(file)) {
             for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
                 if (!entry.getName().equals("sheet.json")) continue;
                 return SheetJson.MAPPER.readTree(new String(zip.readAllBytes(), StandardCharsets.UTF_8)).path("sheet").toString();
@@ -70,8 +70,8 @@ class UpgradeTest extends StudioTest {
         var flyway = Flyway.configure().dataSource(source).schemas(schema);
         flyway.target("8").load().migrate();
         String flat = """
-                {"format":"JPEG","extent":"sheet","ppi":150.0,"scale":2.0,"paper":true,"bleed":true,"marks":false,"quality":71,"chroma":"full",
-                 "atMost":9000,"live":false,"linked":true,"names":"{sheet}"}""";
+                {"format":"JPEG","extent":"sheet","ppi":150.0,"scale":2.0,"paper":true,"bleed":true,"marks":false,"quality":71,
+                 "chroma":"full","atMost":9000,"live":false,"linked":true,"names":"{sheet}"}""";
         db.sql("insert into " + schema + ".account (id, name, sign_in, password_hash) values (:id, 'Keeper', 'keeper', '')")
                 .param("id", UUID.randomUUID()).update();
         db.sql("insert into " + schema + ".delivery_set (id, account_id, name, settings) select :id, id, 'Print', :settings::jsonb from "
