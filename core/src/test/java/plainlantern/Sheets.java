@@ -79,9 +79,8 @@ public final class Sheets {
     public static final String VISTA = "v90";
 
     /**
-     * Any sheet: two panels, a float, a caption and a rule under the ids p1 to p5, each of which may be missing, and others of any kind;
-     * with a
-     * vista, finishes, colours and a layout by chance.
+     * Any sheet: two panels, a float, a caption and a rule under the ids p1 to p5, each of which may be missing, and others of any
+     * kind; with a vista, finishes, colours and a layout by chance.
      */
     public static Sheet any(Chance chance) {
         boolean vista = chance.flag();

@@ -22,9 +22,8 @@ public final class SeamRules {
     }
 
     /**
-     * The sheet after a change, its rules along seams where the seams are now. A rule that the change moved without its panels follows no
-     * more; one whose seam
-     * is gone stays where it is.
+     * The sheet after a change, its rules along seams where the seams are now. A rule that the change moved without its panels
+     * follows no more; one whose seam is gone stays where it is.
      */
     public static Sheet followed(Sheet before, Sheet after) {
         if (after.elements().stream().noneMatch(SeamRules::follows) || after.elements().equals(before.elements())) return after;

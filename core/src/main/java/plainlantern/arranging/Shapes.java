@@ -12,9 +12,8 @@ public final class Shapes {
     private Shapes() {}
 
     /**
-     * The corners whose sides can be moved one by one, in the panel's own frame, see {@link plainlantern.outline.Outline#sides}. Empty
-     * where
-     * moving a side makes no sense, as of a caption.
+     * The corners whose sides can be moved one by one, in the panel's own frame, see {@link plainlantern.outline.Outline#sides}.
+     * Empty where moving a side makes no sense, as of a caption.
      */
     public static Optional<List<Point>> sides(Holder panel) {
         return panel.takesPictures() ? panel.outline().sides(panel.seat().width(), panel.seat().height()) : Optional.empty();

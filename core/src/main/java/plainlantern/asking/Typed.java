@@ -13,9 +13,9 @@ import tools.jackson.databind.ValueDeserializer;
 import tools.jackson.databind.annotation.JsonDeserialize;
 
 /**
- * Values that people may have typed, for use on record components. A JSON number is taken as it is (mm, or the plain number); a text is
- * read
- * with arithmetic and units, a bare number meaning the unit that the reader was given by the attributes {@link #UNIT} and {@link #PPI}.
+ * Values that people may have typed, for use on record components. A JSON number is taken as it is (mm, or the plain number); a
+ * text is read with arithmetic and units, a bare number meaning the unit that the reader was given by the attributes {@link #UNIT}
+ * and {@link #PPI}.
  */
 public final class Typed {
     public static final String UNIT = "unit";

@@ -11,11 +11,9 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * The one mechanism for "set what is present, keep the rest": an edit lists the names of components that it may set, and takes their values
- * by
- * name as they were sent, in JSON or as people typed them. They are laid over the record as it is, which is then read again, so that its
- * own
- * annotations and its own constructor say what is right.
+ * The one mechanism for "set what is present, keep the rest": an edit lists the names of components that it may set, and takes
+ * their values by name as they were sent, in JSON or as people typed them. They are laid over the record as it is, which is then
+ * read again, so that its own annotations and its own constructor say what is right.
  */
 public final class Changes {
     private Changes() {}
@@ -40,9 +38,8 @@ public final class Changes {
     }
 
     /**
-     * The record with those of its components that are named in {@code set}; other names are left to other records. A number that was
-     * emptied
-     * stays. Lengths are read in the sheet's unit.
+     * The record with those of its components that are named in {@code set}; other names are left to other records. A number that
+     * was emptied stays. Lengths are read in the sheet's unit.
      *
      * @throws BadInput with the component's name where a value makes no sense
      */

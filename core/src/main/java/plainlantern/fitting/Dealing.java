@@ -12,11 +12,9 @@ import plainlantern.sheet.Holder;
 import plainlantern.sheet.Picture;
 
 /**
- * Which picture goes into which panel, so that the loss over all panels is least. The loss of a picture in a panel that it just covers, its
- * focal
- * point as near to the middle as that allows, is the share of it that is cut away, plus up to {@link #ASIDE} for a focal point that ends
- * aside,
- * plus {@link #SOFT} for each halving of the wanted resolution.
+ * Which picture goes into which panel, so that the loss over all panels is least. The loss of a picture in a panel that it just
+ * covers, its focal point as near to the middle as that allows, is the share of it that is cut away, plus up to {@link #ASIDE} for
+ * a focal point that ends aside, plus {@link #SOFT} for each halving of the wanted resolution.
  */
 public final class Dealing {
     /** A focal point at the edge counts like so large a share of the picture cut away. */

@@ -10,10 +10,9 @@ import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
 /**
- * Union, intersection and difference of paths; curves stay curves. JTS finds how the outlines part and join, on chords; then each stretch
- * of
- * chords is told as the part of the curve that it was cut from, and where two stretches meet, the very place where their curves cross is
- * found by Newton's method. Contours of the results are filled even-odd, and each encloses one area or one hole.
+ * Union, intersection and difference of paths; curves stay curves. JTS finds how the outlines part and join, on chords; then each
+ * stretch of chords is told as the part of the curve that it was cut from, and where two stretches meet, the very place where their
+ * curves cross is found by Newton's method. Contours of the results are filled even-odd, and each encloses one area or one hole.
  */
 public final class Algebra {
     private static final int NEWTON = 12;

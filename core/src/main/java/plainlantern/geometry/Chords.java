@@ -113,9 +113,8 @@ final class Chords {
     }
 
     /**
-     * Where two outlines run along one curve, their chords cross each other again and again: short stretches of the one between stretches
-     * of
-     * the other belong to the other.
+     * Where two outlines run along one curve, their chords cross each other again and again: short stretches of the one between
+     * stretches of the other belong to the other.
      */
     private List<Run> absorbed(List<Run> runs) {
         List<Run> out = new ArrayList<>(runs);

@@ -145,9 +145,8 @@ public final class Setting {
     }
 
     /**
-     * How far it is to the next letter, in the font's units. A space that the font lacks is as wide as its name says (Unicode 15, chapter
-     * 6.2); a tab
-     * is four spaces.
+     * How far it is to the next letter, in the font's units. A space that the font lacks is as wide as its name says (Unicode 15,
+     * chapter 6.2); a tab is four spaces.
      */
     private static double advance(TrueTypeFont font, CmapLookup letters, int letter) throws IOException {
         int glyph = letters.getGlyphId(letter);

@@ -41,9 +41,8 @@ public sealed interface Outline permits Rectangle, Ellipse, RegularPolygon, Diam
     }
 
     /**
-     * The corners whose sides can be moved one by one: its own where they can be moved, else those of its box, which stretches the form.
-     * Empty
-     * where moving a side makes no sense.
+     * The corners whose sides can be moved one by one: its own where they can be moved, else those of its box, which stretches the
+     * form. Empty where moving a side makes no sense.
      */
     default Optional<List<Point>> sides(double width, double height) {
         return corners(width, height).or(() -> Optional.of(List.of(new Point(-width / 2, -height / 2), new Point(width / 2, -height / 2),

@@ -17,10 +17,9 @@ import plainlantern.sheet.Focal;
 import plainlantern.sheet.Foot;
 
 /**
- * A process of its own that reads picture files nobody vouches for, one after the other: it may be ended at any time, run out of its own
- * memory or crash in a native decoder, and the application goes on. Asked over standard input for a name and a file, it answers over
- * standard
- * output: a byte for how it went, then words or an {@link Imported}.
+ * A process of its own that reads picture files nobody vouches for, one after the other: it may be ended at any time, run out of
+ * its own memory or crash in a native decoder, and the application goes on. Asked over standard input for a name and a file, it
+ * answers over standard output: a byte for how it went, then words or an {@link Imported}.
  */
 public final class ImportHelper {
     private static final int DONE = 1;

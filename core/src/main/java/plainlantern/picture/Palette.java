@@ -8,11 +8,10 @@ import java.util.List;
 import plainlantern.sheet.Colour;
 
 /**
- * A picture's leading colours: the box of colours that varies most along one of its sides is cut there so that both parts vary least, again
- * and
- * again; each box gives the mean of its pixels. (Median cut as of Heckbert, SIGGRAPH 1982, with the variance of Wan, Wong and
- * Prusinkiewicz, ACM
- * Transactions on Mathematical Software 1988, in place of the median, which parts clusters of unequal size.)
+ * A picture's leading colours: the box of colours that varies most along one of its sides is cut there so that both parts vary
+ * least, again and again; each box gives the mean of its pixels. (Median cut as of Heckbert, SIGGRAPH 1982, with the variance of
+ * Wan, Wong and Prusinkiewicz, ACM Transactions on Mathematical Software 1988, in place of the median, which parts clusters of
+ * unequal size.)
  */
 public final class Palette {
     private static final int SIDE = 160;

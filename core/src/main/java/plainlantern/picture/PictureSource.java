@@ -8,9 +8,8 @@ import plainlantern.sheet.Treated;
 import plainlantern.treating.Treating;
 
 /**
- * Where a rendering gets its pixels from: it answers for a treated picture at a wanted size. What is asked for by an id alone is the
- * picture
- * as it was imported; everything that is painted goes through a {@link Treated}.
+ * Where a rendering gets its pixels from: it answers for a treated picture at a wanted size. What is asked for by an id alone is
+ * the picture as it was imported; everything that is painted goes through a {@link Treated}.
  */
 @FunctionalInterface
 public interface PictureSource {

@@ -9,14 +9,11 @@ import plainlantern.sheet.Focal;
 import plainlantern.treating.Lab;
 
 /**
- * Proposes a focal point. How much each pixel stands out is the squared distance in CIE Lab between the picture's mean colour and the
- * pixel,
- * slightly blurred; what stands out twice as much as the average is a part of something (Achanta, Hemami, Estrada, Süsstrunk:
- * Frequency-tuned
- * Salient Region Detection, CVPR 2009). Of the connected regions that touch not more than one edge of the picture the one that stands out
- * most
- * in all, counted more towards the middle (common practice), is the subject, and its centre of mass the proposal. In a picture with much
- * transparency it is the centre of what can be seen.
+ * Proposes a focal point. How much each pixel stands out is the squared distance in CIE Lab between the picture's mean colour and
+ * the pixel, slightly blurred; what stands out twice as much as the average is a part of something (Achanta, Hemami, Estrada,
+ * Süsstrunk: Frequency-tuned Salient Region Detection, CVPR 2009). Of the connected regions that touch not more than one edge of
+ * the picture the one that stands out most in all, counted more towards the middle (common practice), is the subject, and its
+ * centre of mass the proposal. In a picture with much transparency it is the centre of what can be seen.
  */
 public final class Subject {
     private static final int SIDE = 200;

@@ -7,9 +7,8 @@ import plainlantern.sheet.Blend;
 import plainlantern.sheet.Look;
 
 /**
- * Lays one pixel over another by W3C Compositing and Blending Level 1, all values 0 to 1: {@code Cs' = (1 − αb)·Cs + αb·B(Cb, Cs)}, then
- * source
- * over. Pixels are 0xAARRGGBB with alpha multiplied in.
+ * Lays one pixel over another by W3C Compositing and Blending Level 1, all values 0 to 1: {@code Cs' = (1 − αb)·Cs + αb·B(Cb, Cs)},
+ * then source over. Pixels are 0xAARRGGBB with alpha multiplied in.
  */
 final class Blending {
     private Blending() {}

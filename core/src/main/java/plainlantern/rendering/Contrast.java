@@ -36,10 +36,9 @@ public final class Contrast {
     }
 
     /**
-     * A caption's words against what lies behind them on the sheet, looked at in spots a quarter of the letters' size;
-     * empty where it has no words. The plate
-     * proposed, in whole percent, has its own colour; where none of that is enough, or there is no plate yet, black or white, whichever is
-     * farther from the words'.
+     * A caption's words against what lies behind them on the sheet, looked at in spots a quarter of the letters' size; empty where
+     * it has no words. The plate proposed, in whole percent, has its own colour; where none of that is enough, or there is no plate
+     * yet, black or white, whichever is farther from the words'.
      */
     public static Optional<Legibility> of(Sheet sheet, Caption caption, PictureSource pictures) {
         Optional<Words> words = caption.content().stream().flatMap(layer -> layer.words().stream()).findFirst();

@@ -21,11 +21,9 @@ import plainlantern.scene.Scene;
 import plainlantern.sheet.Treated;
 
 /**
- * About how many bytes a delivery will have, before it is made: a few small squares of it are painted and encoded as they will be, and
- * stand
- * for the rest. What was painted last is kept, so that another format or quality of the same is told at once; estimates beyond a few at
- * once
- * wait for each other.
+ * About how many bytes a delivery will have, before it is made: a few small squares of it are painted and encoded as they will be,
+ * and stand for the rest. What was painted last is kept, so that another format or quality of the same is told at once; estimates
+ * beyond a few at once wait for each other.
  */
 public final class Estimate {
     /** So many squares along each side of a page … */

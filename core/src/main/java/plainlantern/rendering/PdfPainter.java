@@ -38,9 +38,9 @@ import plainlantern.sheet.Stop;
 import plainlantern.sheet.Treated;
 
 /**
- * Scenes to PDF, in millimetres from the sheet's upper left corner. Forms are clips, rims are strokes, words are text in embedded fonts.
- * Pixels
- * stand for what PDF has no words for: shadows, soft edges, what is seen through a shadow inside, colours that fade, blurred pictures.
+ * Scenes to PDF, in millimetres from the sheet's upper left corner. Forms are clips, rims are strokes, words are text in embedded
+ * fonts. Pixels stand for what PDF has no words for: shadows, soft edges, what is seen through a shadow inside, colours that fade,
+ * blurred pictures.
  */
 final class PdfPainter {
     /** Soft pixels need no more than so many for each deviation of the curve that softened them. */

@@ -14,9 +14,8 @@ import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.sheet.Look;
 
 /**
- * Slices of one picture that abut, painted as one: where two forms share a pixel, each would cover its part of it, and what lies behind
- * would
- * shine through both. As contours of one path, filled by the non-zero rule, they cover it whole in every output.
+ * Slices of one picture that abut, painted as one: where two forms share a pixel, each would cover its part of it, and what lies
+ * behind would shine through both. As contours of one path, filled by the non-zero rule, they cover it whole in every output.
  */
 final class Abutting {
     /** Forms that are so near, mm, touch. */

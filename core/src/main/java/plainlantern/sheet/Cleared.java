@@ -4,9 +4,8 @@ import plainlantern.asking.BadInput;
 import plainlantern.asking.Typed;
 
 /**
- * A plain background that is taken out of a picture, whose file stays as it is. How far a colour is from the background is their distance
- * in
- * CIE Lab (CIE 15, ΔE*ab 1976), as a share of 100, which is about that of white from black.
+ * A plain background that is taken out of a picture, whose file stays as it is. How far a colour is from the background is their
+ * distance in CIE Lab (CIE 15, ΔE*ab 1976), as a share of 100, which is about that of white from black.
  *
  * @param tolerance colours so near are clear
  * @param softness  over so much more the picture comes back

@@ -28,9 +28,8 @@ public record Colour(int rgb, String swatch) {
     }
 
     /**
-     * Reads {@code #RGB} or {@code #RRGGBB}, with or without the number sign, {@code rgb(31, 72, 120)} and {@code hsl(210, 50%, 40%)} as
-     * CSS
-     * Color 4 has them, with commas or without; throws {@link BadInput}.
+     * Reads {@code #RGB} or {@code #RRGGBB}, with or without the number sign, {@code rgb(31, 72, 120)} and
+     * {@code hsl(210, 50%, 40%)} as CSS Color 4 has them, with commas or without; throws {@link BadInput}.
      */
     @JsonCreator
     public static Colour of(String text) {

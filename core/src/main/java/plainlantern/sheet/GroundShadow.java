@@ -4,9 +4,8 @@ import plainlantern.asking.BadInput;
 import plainlantern.asking.Typed;
 
 /**
- * The shadow on the ground at the foot of what stands there: a soft ellipse under the lowest part of a picture that can be seen, which
- * grows
- * with it.
+ * The shadow on the ground at the foot of what stands there: a soft ellipse under the lowest part of a picture that can be seen,
+ * which grows with it.
  *
  * @param width    a share of how wide the picture's foot is
  * @param flatness its height, as a share of its width

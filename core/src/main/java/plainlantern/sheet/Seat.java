@@ -53,9 +53,8 @@ public record Seat(Point centre, double width, double height, double turn, boole
     }
 
     /**
-     * The same when the sheet around {@code fixed} grows so much wider and higher. A turned one cannot take both factors without a skew;
-     * its
-     * sides take what falls along them.
+     * The same when the sheet around {@code fixed} grows so much wider and higher. A turned one cannot take both factors without a
+     * skew; its sides take what falls along them.
      */
     public Seat stretched(Point fixed, double fx, double fy) {
         Point from = centre.minus(fixed);

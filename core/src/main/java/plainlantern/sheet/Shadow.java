@@ -5,9 +5,8 @@ import plainlantern.asking.Typed;
 import plainlantern.geometry.Point;
 
 /**
- * A shadow that a panel casts behind itself, or that its edge casts into it. The light belongs to the sheet: a panel that is turned keeps
- * the
- * direction of its shadow.
+ * A shadow that a panel casts behind itself, or that its edge casts into it. The light belongs to the sheet: a panel that is turned
+ * keeps the direction of its shadow.
  *
  * @param distance  mm
  * @param direction where it falls, degrees clockwise: 0 upward, 90 to the right

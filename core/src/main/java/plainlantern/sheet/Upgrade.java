@@ -9,9 +9,8 @@ import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Documents of versions 1 to 4 as they are written now. There, a sheet was one flat record; every element was a panel with a role; a
- * picture's
- * plain background was taken out on the shelf, for all its uses.
+ * Documents of versions 1 to 4 as they are written now. There, a sheet was one flat record; every element was a panel with a role;
+ * a picture's plain background was taken out on the shelf, for all its uses.
  */
 final class Upgrade {
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;

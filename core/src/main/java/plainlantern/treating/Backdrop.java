@@ -7,9 +7,8 @@ public final class Backdrop {
     private Backdrop() {}
 
     /**
-     * What is near the background's colour becomes clear. At the soft edge the background's share is taken out of the colour, too, so that
-     * no
-     * fringe of it stays.
+     * What is near the background's colour becomes clear. At the soft edge the background's share is taken out of the colour, too,
+     * so that no fringe of it stays.
      *
      * @param argb 0xAARRGGBB, alpha multiplied in; changed in place
      */

@@ -80,9 +80,8 @@ class BundleTest {
     }
 
     /**
-     * Bundles that the programs of versions 1, 2 and 4 wrote, and one of version 3 as its format was described, are read: what is in them
-     * by
-     * kind; and what the last one shows is what its own program painted of it.
+     * Bundles that the programs of versions 1, 2 and 4 wrote, and one of version 3 as its format was described, are read: what is
+     * in them by kind; and what the last one shows is what its own program painted of it.
      */
     @Test
     void bundlesOfEachVersionAreRead() throws Exception {

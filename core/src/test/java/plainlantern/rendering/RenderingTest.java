@@ -101,9 +101,9 @@ class RenderingTest {
     }
 
     /**
-     * Blend modes over a picture, half opaque washes, a turned gradient, round ones, words: librsvg paints what we paint. Its library
-     * computes
-     * the four modes that mix the channels otherwise than the specification; those are compared with Chromium elsewhere.
+     * Blend modes over a picture, half opaque washes, a turned gradient, round ones, words: librsvg paints what we paint. Its
+     * library computes the four modes that mix the channels otherwise than the specification; those are compared with Chromium
+     * elsewhere.
      */
     @Test
     void layersMeetAsAnIndependentRendererLetsThemMeet(@TempDir File folder) throws Exception {
@@ -272,9 +272,8 @@ class RenderingTest {
     }
 
     /**
-     * An inside rim ends at the form's own edge, and so does the picture: at a slanting edge a pixel holds only rim and paper, as librsvg
-     * has it, too. A
-     * dark picture under a white rim on white paper leaves no trace there.
+     * An inside rim ends at the form's own edge, and so does the picture: at a slanting edge a pixel holds only rim and paper, as
+     * librsvg has it, too. A dark picture under a white rim on white paper leaves no trace there.
      */
     @Test
     void nothingShinesThroughAnInsideRim(@TempDir File folder) throws Exception {

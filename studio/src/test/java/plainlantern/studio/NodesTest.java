@@ -43,9 +43,8 @@ class NodesTest extends StudioTest {
     }
 
     /**
-     * Twenty kills at random moments, of one of two nodes in turn, so that one answers while the other starts: every edit that was answered
-     * is
-     * there, each once. A slow machine makes fewer in the same time.
+     * Twenty kills at random moments, of one of two nodes in turn, so that one answers while the other starts: every edit that was
+     * answered is there, each once. A slow machine makes fewer in the same time.
      */
     @Test
     void noAnsweredEditIsLostWhenNodesAreKilled() throws Exception {

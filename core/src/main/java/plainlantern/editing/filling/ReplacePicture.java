@@ -20,9 +20,9 @@ import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Vista;
 
 /**
- * Puts another picture wherever one is shown. It covers the frame that the old one lay in, so that the same part is seen of a picture of
- * the same
- * proportions, whatever its size in pixels; of other proportions the middle. A picture placed by a rule is placed by that rule again.
+ * Puts another picture wherever one is shown. It covers the frame that the old one lay in, so that the same part is seen of a
+ * picture of the same proportions, whatever its size in pixels; of other proportions the middle. A picture placed by a rule is
+ * placed by that rule again.
  *
  * @param panels  where; none means everywhere, vistas included
  * @param picture the picture that goes; absent means whatever the panels show foremost, of a slice its whole vista, and empty panels are

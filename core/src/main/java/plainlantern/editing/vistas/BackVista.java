@@ -16,9 +16,8 @@ import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Vista;
 
 /**
- * Lets a vista be seen behind the whole sheet too, in register: a locked panel as large as the sheet with its bleed, behind all others, so
- * faint
- * that the panels stand out.
+ * Lets a vista be seen behind the whole sheet too, in register: a locked panel as large as the sheet with its bleed, behind all
+ * others, so faint that the panels stand out.
  */
 @JsonTypeName("back-vista")
 public record BackVista(String vista) implements VistaEdit {

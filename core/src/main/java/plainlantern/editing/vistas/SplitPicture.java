@@ -18,9 +18,8 @@ import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 
 /**
- * Splits one picture into new panels by a pattern and puts it behind them as a vista, in one step. On a pixel sheet the edges of upright
- * panels
- * come to lie on whole pixels; what remains is spread one pixel at a time.
+ * Splits one picture into new panels by a pattern and puts it behind them as a vista, in one step. On a pixel sheet the edges of
+ * upright panels come to lie on whole pixels; what remains is spread one pixel at a time.
  *
  * @param whole whether the pattern takes the picture's proportions within the margins, so that nothing of it is cut away; else it fills
  *              them

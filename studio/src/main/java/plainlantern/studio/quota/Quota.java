@@ -5,8 +5,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
 
 /**
  * What one account may hold, files in megabytes of 1,000,000 bytes. Each component is a setting: {@code lantern.quota.sheets}, or
- * LANTERN_QUOTA_SHEETS in
- * the environment.
+ * LANTERN_QUOTA_SHEETS in the environment.
  *
  * @param pictures     of all its pictures' files
  * @param sheets       in number, those put away included
