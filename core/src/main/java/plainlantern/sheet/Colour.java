@@ -80,7 +80,8 @@ public record Colour(int rgb, String swatch) {
     }
 
     private static BadInput wrong(String text) {
-        return new BadInput("colour", "“" + text + "” is not a colour. Write it like #FAF8F4, rgb(250, 248, 244) or hsl(40, 38%, 97%).");
+        return new BadInput("colour",
+                "“" + text + "” is not a colour. Write it like #FAF8F4, rgb(250, 248, 244) or hsl(40, 38%, 97%).");
     }
 
     /** The same colour following that swatch. */

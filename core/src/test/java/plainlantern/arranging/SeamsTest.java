@@ -75,7 +75,7 @@ class SeamsTest {
         }
     }
 
-    /** A grid of r rows and c columns has r − 1 level and c − 1 upright seams; bricks end in their rows, so only level ones go through. */
+    /** A grid of r rows and c columns has r − 1 level and c − 1 upright seams; bricks end in their rows, so only the level ones go. */
     @Test
     void seamsAreFoundWhereBanksFaceEachOther() {
         assertThat(Seams.of(laid(new EvenGrid(3, 4, 5, 8)))).hasSize(2 + 3).allSatisfy(s -> assertThat(s.gap()).isIn(5.0, 8.0, s.gap()));

@@ -99,8 +99,8 @@ class AlgebraTest {
     }
 
     /**
-     * Closed form: a segment of a circle of radius r whose chord is seen under the angle φ has the area r²·(φ − sin φ)/2; it is an arc and
-     * a chord.
+     * Closed form: a segment of a circle of radius r whose chord is seen under the angle φ has the area r²·(φ − sin φ)/2;
+     * it is an arc and a chord.
      */
     @Test
     void aSegmentOfACircle() {

@@ -41,7 +41,7 @@ class PolygonsTest {
         assertThat(Polygons.thickness(triangle)).isCloseTo(5 * Math.sqrt(3), within(1e-9));
     }
 
-    /** Grown by d a convex polygon gains perimeter·d, and at its corners πd² where they are round, 4d² at right angles that stay sharp. */
+    /** Grown by d a convex polygon gains perimeter·d, and at its corners πd² where they are round, 4d² at right angles kept sharp. */
     @Test
     void growing() {
         Path box = Path.box(new Box(0, 0, 30, 20));
