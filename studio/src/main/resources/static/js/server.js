@@ -115,7 +115,10 @@ async function agreed(path, body) {
 }
 
 async function failed(problem, at) {
-  if (problem.kept) return;
+  if (problem.kept) {
+    if (at?.defaultValue) at.value = at.defaultValue;
+    return;
+  }
   if (!problem.message) throw problem;
   const unsure = problem.status >= 500;
   const shown = at?.isConnected && problem.field && problemAt(at, problem.field, problem.message);

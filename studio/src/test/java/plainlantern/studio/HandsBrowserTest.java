@@ -131,6 +131,33 @@ class HandsBrowserTest extends Browsed {
         assertThat(imageLefts().get(1)).isCloseTo(lefts.get(1), within(1e-6));
     }
 
+    /** A sheet made so small that filled panels have no room asks twice: what becomes of the panels, and whether those may go. */
+    @Test
+    void aSmallerSheetAsksAndIsAgreedTo() {
+        newSheet("200", "100", "mm", "127");
+        page.locator("[data-pattern=step-and-repeat]").click();
+        for (String side : List.of("width", "height")) number(side, 40);
+        assertThat(page.locator("#pattern-says")).containsText("8 fit");
+        page.locator("#pattern-form .btn-primary").click();
+        bring(ridges);
+        page.locator("#well").focus();
+        page.keyboard().press("Control+a");
+        page.locator(".shelf-picture").click();
+        undoSays("Fill with Ridges: 8 panels");
+        page.keyboard().press("1");
+        page.keyboard().press("Escape");
+        page.locator("details[data-part=sheet] > summary").click();
+        for (boolean sure : new boolean[] {false, true}) {
+            type(page.locator("[data-size=width]"), "100");
+            page.locator("#ask button[value=again]").click();
+            assertThat(page.locator("#ask p")).containsText("would go");
+            page.locator(sure ? "#ask .answers button" : "#ask .dialog-end button").click();
+            settled();
+            assertThat(page.locator("#panels .panel")).hasCount(sure ? 4 : 8);
+        }
+        undoSays("Set up sheet");
+    }
+
     /** A panel that looks through slides over its picture while it is dragged, and the tag says what will be; with p any panel does. */
     @Test
     void whatStaysStaysWhileItIsDragged() {
