@@ -43,9 +43,15 @@ public final class FromOutside {
         public String deserialize(JsonParser in, DeserializationContext context) {
             BadInput.unless(in.currentToken().isScalarValue(), in.currentName(), "A text is wanted here.");
             String text = in.getString();
-            BadInput.unless(text.codePoints().allMatch(TextReader::fits), in.currentName(),
+            BadInput.unless(plain(text) || text.codePoints().allMatch(TextReader::fits), in.currentName(),
                     "There is a character in this text that cannot be shown.");
             return text;
+        }
+
+        /** Whether all is printable ASCII, as nearly every text of a document is. */
+        private static boolean plain(String text) {
+            for (int i = 0; i < text.length(); i++) if (text.charAt(i) < ' ' || text.charAt(i) > '~') return false;
+            return true;
         }
 
         private static boolean fits(int point) {

@@ -15,11 +15,11 @@ public enum Unit {
     public static final double MM_PER_INCH = 25.4;
 
     private final String symbol;
-    private final String pattern;
+    private final DecimalFormat format;
 
     Unit(String symbol, String pattern) {
         this.symbol = symbol;
-        this.pattern = pattern;
+        this.format = new DecimalFormat(pattern, DecimalFormatSymbols.getInstance(Locale.ROOT));
     }
 
     public String symbol() {
@@ -39,8 +39,11 @@ public enum Unit {
 
     /** {@code mm} as people read it in this unit, without the unit's symbol: rounded for the eye only. */
     public String show(double mm, double ppi) {
-        String text = new DecimalFormat(pattern, DecimalFormatSymbols.getInstance(Locale.ROOT)).format(mm / inMm(ppi));
-        return text.matches("-0(\\.0+)?") ? text.substring(1) : text.replace('-', '\u2212');
+        // A format of its own each time: they are not safe for several threads.
+        String text = ((DecimalFormat) format.clone()).format(mm / inMm(ppi));
+        if (!text.startsWith("-")) return text;
+        boolean nothing = text.chars().allMatch(c -> c == '-' || c == '0' || c == '.');
+        return (nothing ? "" : "\u2212") + text.substring(1);
     }
 
     /** A share as people read it: "4.2 %", "42 %". */

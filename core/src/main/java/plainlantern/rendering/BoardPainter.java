@@ -41,8 +41,8 @@ public final class BoardPainter {
         PanelState state = PanelState.of(sheet, panel);
         StringBuilder out = new StringBuilder("<g class=\"panel ").append(state.label()).append(' ').append(panel.kind())
                 .append(panel.hidden() ? " out" : "").append(panel.locked() ? " locked" : "")
-                .append("\" data-id=\"").append(panel.id()).append("\" data-panel=\"")
-                .append(attribute(SheetJson.MAPPER.writeValueAsString(numbers(sheet, panel, state.label())))).append("\">");
+                .append("\" data-id=\"").append(panel.id()).append("\" data-panel='")
+                .append(attribute(SheetJson.MAPPER.writeValueAsString(numbers(sheet, panel, state.label())))).append("'>");
         Path path = panel.pathOnSheet();
         out.append("<path class=\"form\" fill-rule=\"").append(path.rule().label()).append("\" d=\"")
                 .append(PathData.of(path)).append("\"/>");
@@ -155,7 +155,8 @@ public final class BoardPainter {
         return PathData.number(value, 4);
     }
 
+    /** For between single quotes: JSON is full of double ones. */
     private static String attribute(String text) {
-        return text.replace("&", "&amp;").replace("\"", "&quot;").replace("<", "&lt;");
+        return text.replace("&", "&amp;").replace("'", "&#39;").replace("<", "&lt;");
     }
 }

@@ -29,8 +29,9 @@ final class ById<T> extends AbstractList<T> implements RandomAccess {
         if (all instanceof ById<T> indexed) return indexed;
         List<T> list = List.copyOf(all);
         Map<String, T> byId = new HashMap<>(list.size() * 2);
-        for (T one : list) BadInput.unless(byId.put(id.apply(one), one) == null, what, "Two " + what + " have the id "
-                + id.apply(one) + ".");
+        for (T one : list) {
+            if (byId.put(id.apply(one), one) != null) throw new BadInput(what, "Two " + what + " have the id " + id.apply(one) + ".");
+        }
         return new ById<>(list, byId);
     }
 

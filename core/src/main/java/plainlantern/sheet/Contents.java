@@ -29,7 +29,9 @@ public record Contents(Paper paper, List<Picture> shelf, List<Element> elements,
         for (Vista vista : seen) there(pictures, vista.picture());
         for (Element element : all) {
             element.holder().ifPresent(holder -> {
-                for (PictureLayer layer : holder.pictures()) layer.own().ifPresent(own -> there(pictures, own.picture()));
+                for (Content layer : holder.content()) {
+                    layer.picture().flatMap(PictureLayer::own).ifPresent(own -> there(pictures, own.picture()));
+                }
             });
         }
         shelf = pictures;

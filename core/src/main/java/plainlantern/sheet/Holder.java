@@ -116,7 +116,11 @@ public sealed interface Holder extends Element permits Panel, Float, Caption {
     /** The layer that shows a vista, if it is one of its members. */
     @JsonIgnore
     default Optional<PictureLayer> sliced() {
-        return pictures().stream().filter(layer -> layer.slice().isPresent()).findFirst();
+        for (Content layer : content()) {
+            Optional<PictureLayer> picture = layer.picture();
+            if (picture.isPresent() && picture.get().slice().isPresent()) return picture;
+        }
+        return Optional.empty();
     }
 
     /** What it shows of a vista, if it is one of its members. */
@@ -159,7 +163,8 @@ public sealed interface Holder extends Element permits Panel, Float, Caption {
     /** For constructors: the layers, if a holder may have them. */
     static List<Content> checked(List<Content> content) {
         BadInput.unless(content.size() <= MOST_LAYERS, "panels", "A panel holds at most " + MOST_LAYERS + " layers.");
-        long slices = content.stream().flatMap(layer -> layer.picture().stream()).filter(layer -> layer.slice().isPresent()).count();
+        int slices = 0;
+        for (Content layer : content) if (layer.picture().flatMap(PictureLayer::slice).isPresent()) slices++;
         BadInput.unless(slices <= 1, "panels", "A panel shows one vista at a time.");
         return List.copyOf(content);
     }
