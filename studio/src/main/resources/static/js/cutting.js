@@ -9,7 +9,7 @@ import { hold, release, tool } from "./tools.js";
 function press(event, at) {
   const gap = document.getElementById("cut-gap");
   const degrees = (from, to) => Math.atan2(to.y - from.y, to.x - from.x) * 180 / Math.PI;
-const says = (from, to) => `${length(Math.hypot(to.x - from.x, to.y - from.y))}, ${degrees(from, to).toFixed(1)}°`;
+  const says = (from, to) => `${length(Math.hypot(to.x - from.x, to.y - from.y))}, ${degrees(from, to).toFixed(1)}°`;
   return line(event, at, "knife", says, async (ends) => {
     clearProblems(gap.closest("section"));
     await edit({ kind: "cut", ...ends, gap: gap.value, panels: sheet.selected }, gap);

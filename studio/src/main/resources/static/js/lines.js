@@ -10,8 +10,8 @@ const thin = { "vector-effect": "non-scaling-stroke" };
 
 /** The corners that a line may start or end on: those of panels and of the sheet, and the middles between them. */
 function corners() {
-  const points = [[0, 0], [1, 0], [1, 1], [0, 1], [0.5, 0], [1, 0.5], [0.5, 1],
-      [0, 0.5]].map(([x, y]) => ({ x: x * sheet.width, y: y * sheet.height }));
+  const points = [[0, 0], [1, 0], [1, 1], [0, 1], [0.5, 0], [1, 0.5], [0.5, 1], [0, 0.5]]
+      .map(([x, y]) => ({ x: x * sheet.width, y: y * sheet.height }));
   for (const id of ids()) {
     const { seat, corners: own } = panel(id);
     const matrix = seatMatrix(seat);

@@ -161,9 +161,8 @@ export function resize(name, start) {
         [w, h] = [width * factor, height * factor];
       }
       showMarks(event.shiftKey ? [] : [...across.marks, ...down.marks]);
-      shown.want({ kind: "resize-panels", panels: chosen, width: w, height: h, anchorX: event.altKey ? 0
-          : -hx, anchorY: event.altKey ? 0 : -hy,
-        still: still() });
+      shown.want({ kind: "resize-panels", panels: chosen, width: w, height: h,
+        anchorX: event.altKey ? 0 : -hx, anchorY: event.altKey ? 0 : -hy, still: still() });
     },
     end: shown.end,
     cancel: shown.cancel,

@@ -72,8 +72,8 @@ function wanted() {
   const margins = {};
   for (const field of form.querySelectorAll("[data-margin]")) margins[field.dataset.margin] = field.value;
   const inside = where === "inside" || area;
-  return { kind: "lay-out", pattern, where, panels: sheet.selected, margins: inside || !Object.keys(margins).length ? null
-      : margins, area: where === "inside" ? null : area };
+  return { kind: "lay-out", pattern, where, panels: sheet.selected,
+    margins: inside || !Object.keys(margins).length ? null : margins, area: where === "inside" ? null : area };
 }
 
 function later() {
