@@ -270,7 +270,7 @@ class WebTest extends StudioTest {
         JsonNode focal = answer(send("/edits", edit("{'kind':'set-focal','picture':'" + picture.id() + "','x':0.5,'y':0.25}", 4)));
         assertThat(focal.path("changed").size()).isEqualTo(3);
         assertThat(focal.path("changed").path(0).path("board").asString(""))
-                .contains("&quot;focal&quot;:{&quot;x&quot;:0.5,&quot;y&quot;:0.25,");
+                .contains("\"focal\":{\"x\":0.5,\"y\":0.25,");
         assertThat(answer(send("/edits", edit("{'kind':'leave-vista','panels':['p1','p2','p3']}", 5))).path("vistas").size()).isZero();
     }
 
