@@ -84,12 +84,13 @@ public final class Painted {
         return ((DataBufferByte) out.getRaster().getDataBuffer()).getData();
     }
 
-    /** Runs an independent program; it must end well. */
-    public static void run(File folder, String... command) throws IOException, InterruptedException {
+    /** Runs an independent program, which must end well, and answers what it printed. */
+    public static String run(File folder, String... command) throws IOException, InterruptedException {
         Process process = new ProcessBuilder(command).directory(folder).redirectErrorStream(true).start();
         String said = new String(process.getInputStream().readAllBytes());
         if (!process.waitFor(120, TimeUnit.SECONDS) || process.exitValue() != 0) {
             throw new IllegalStateException(String.join(" ", command) + ": " + said);
         }
+        return said;
     }
 }

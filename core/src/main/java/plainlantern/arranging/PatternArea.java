@@ -49,8 +49,10 @@ public record PatternArea(Box box, double turn, Optional<Outline> within) {
         Path form = within.get().path(box.width(), box.height()).mapped(Affine.move(box.centre()));
         List<Piece> trimmed = new ArrayList<>();
         for (Piece piece : pieces) {
-            if (Polygons.holds(form, piece.path())) trimmed.add(piece);
-            else Algebra.intersection(form, piece.path()).filter(PatternArea::wide).map(Piece::of).ifPresent(trimmed::add);
+            Optional<Path> left = Algebra.intersection(form, piece.path());
+            if (left.isEmpty() || !wide(left.get())) continue;
+            boolean whole = Polygons.area(left.get()) >= Polygons.area(piece.path()) * (1 - 1e-6);
+            trimmed.add(whole ? piece : Piece.of(left.get()));
         }
         return trimmed;
     }

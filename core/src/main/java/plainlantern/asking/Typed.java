@@ -41,6 +41,12 @@ public final class Typed {
     @JsonDeserialize(using = WholeReader.class)
     public @interface Whole {}
 
+    /** A whole number; absent means 0. */
+    @Retention(RetentionPolicy.RUNTIME)
+    @JacksonAnnotationsInside
+    @JsonDeserialize(using = WholeOrZeroReader.class)
+    public @interface WholeOrZero {}
+
     /** A share: 0.5 as a JSON number, 50 or 50 % as people type it. */
     @Retention(RetentionPolicy.RUNTIME)
     @JacksonAnnotationsInside
@@ -105,6 +111,12 @@ public final class Typed {
                 : Lengths.number(in.getString(), in.currentName());
     }
 
+    private static int whole(JsonParser in) {
+        double value = number(in);
+        BadInput.unless(value == Math.rint(value) && Math.abs(value) < 1e9, in.currentName(), "This has to be a whole number.");
+        return (int) value;
+    }
+
     private static boolean blank(JsonParser in) {
         return in.hasToken(JsonToken.VALUE_STRING) && in.getString().isBlank();
     }
@@ -126,9 +138,18 @@ public final class Typed {
     static final class WholeReader extends ValueDeserializer<Integer> {
         @Override
         public Integer deserialize(JsonParser in, DeserializationContext context) {
-            double value = number(in);
-            BadInput.unless(value == Math.rint(value) && Math.abs(value) < 1e9, in.currentName(), "This has to be a whole number.");
-            return (int) value;
+            return whole(in);
+        }
+    }
+
+    static final class WholeOrZeroReader extends OrElse<Integer> {
+        WholeOrZeroReader() {
+            super(0);
+        }
+
+        @Override
+        public Integer deserialize(JsonParser in, DeserializationContext context) {
+            return blank(in) ? 0 : whole(in);
         }
     }
 

@@ -2,7 +2,6 @@ package plainlantern.checking;
 
 import java.util.ArrayList;
 import java.util.List;
-import plainlantern.lettering.Setting;
 
 /** Signs that the typeface does not have, which are drawn as boxes. */
 final class MissingSigns implements Check {
@@ -15,7 +14,7 @@ final class MissingSigns implements Check {
     public List<Fault> find(Checked checked) {
         List<Fault> faults = new ArrayList<>();
         for (Checked.Lettered lettered : checked.words()) {
-            String missing = Setting.missing(lettered.words().style().typeface(), lettered.words().text());
+            String missing = lettered.words().style().setting().face().missing(lettered.words().text());
             if (!missing.isEmpty()) faults.add(checked.fault(Weight.FAULT, lettered.panel(), lettered.panel().name() + ": "
                     + lettered.words().style().typeface().label() + " has no " + missing + "; a box is drawn instead."));
         }

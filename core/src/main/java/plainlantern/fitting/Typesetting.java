@@ -19,7 +19,7 @@ public final class Typesetting {
 
     /** Their lines, broken to fit the panel's box where they are set in it. */
     public static Setting.Block block(Holder panel, Words words) {
-        return Setting.block(words.style(), words.text(), words.boxed()
+        return words.style().setting().block(words.text(), words.boxed()
                 .map(b -> OptionalDouble.of(Math.max(0, panel.seat().width() - 2 * b.padding()))).orElse(OptionalDouble.empty()));
     }
 
@@ -31,22 +31,22 @@ public final class Typesetting {
     public record Placed(LetterStyle style, List<Setting.Line> lines, Affine map) {
         /** Whether the typeface has all the letters. */
         public boolean complete() {
-            return lines.stream().allMatch(line -> Setting.missing(style.typeface(), line.text()).isEmpty());
+            return lines.stream().allMatch(line -> style.setting().face().missing(line.text()).isEmpty());
         }
 
         public Path outlines() {
-            return Setting.outlines(style, lines).mapped(map);
+            return style.setting().outlines(lines).mapped(map);
         }
     }
 
     /** In the panel's frame. */
     public static Placed placed(Holder panel, Words words) {
         Setting.Block block = block(panel, words);
-        if (words.boxed().isEmpty()) return new Placed(words.style(), Setting.lines(words.style(), block, block.width()),
+        if (words.boxed().isEmpty()) return new Placed(words.style(), words.style().setting().lines(block, block.width()),
                 Affine.move(words.centre()).after(Affine.turn(words.turn())));
         Boxed boxed = words.boxed().get();
         double room = panel.seat().height() - 2 * boxed.padding() - block.height();
-        return new Placed(words.style(), Setting.lines(words.style(), block, panel.seat().width() - 2 * boxed.padding()),
+        return new Placed(words.style(), words.style().setting().lines(block, panel.seat().width() - 2 * boxed.padding()),
                 Affine.move(0, room * (boxed.lie().above() - 0.5)));
     }
 

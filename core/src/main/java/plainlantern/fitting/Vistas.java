@@ -1,6 +1,7 @@
 package plainlantern.fitting;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import plainlantern.asking.BadInput;
@@ -40,6 +41,25 @@ public final class Vistas {
         double scale = Math.max(box.width() / picture.width(), box.height() / picture.height());
         Frame frame = new Frame(box.centre(), picture.width() * scale, picture.height() * scale, 0, false);
         return new Vista(id, picture.id(), frame, true, picture.treatment());
+    }
+
+    /** A new vista of a panel's own picture, lying where it lies there; a stretched one is as wide as it was. */
+    public static Vista lying(String id, Sheet sheet, Holder panel, PictureLayer own) {
+        Shown shown = shown(sheet, panel, own);
+        Picture picture = shown.picture();
+        Pose pose = pose(panel.seat().toSheet().after(shown.pose().toPanel(picture.width(), picture.height())), picture);
+        Frame frame = new Frame(pose.centre(), picture.width() * pose.scaleX(), picture.height() * pose.scaleX(), pose.turn(),
+                pose.mirrored());
+        return new Vista(id, picture.id(), frame, shown.held(), shown.treatment());
+    }
+
+    /** The sheet with a new vista seen through those elements, in place of their frontmost pictures; its number is the next one. */
+    public static Sheet seen(Sheet before, Collection<String> through, Vista vista) {
+        List<Vista> vistas = new ArrayList<>(before.vistas());
+        vistas.add(vista);
+        PictureLayer slice = PictureLayer.slice(vista.id());
+        List<Element> next = before.elements().stream().map(e -> through.contains(e.id()) ? e.holding(p -> joined(p, slice)) : e).toList();
+        return before.with(next, before.lastId() + 1, vistas);
     }
 
     /** How the picture lies on the sheet: it covers the vista's frame. */

@@ -16,6 +16,8 @@ import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
  */
 public final class Algebra {
     private static final int NEWTON = 12;
+    /** How near chords keep to curves where only crossings are looked for, as a share of the whole. */
+    private static final double FINE = 1e-4;
 
     private Algebra() {}
 
@@ -36,7 +38,14 @@ public final class Algebra {
 
     /** The same area, told by contours of which each encloses one area or one hole: lines drawn along them run around the area. */
     public static Path evenOdd(Path path) {
-        return path.rule() == FillRule.EVEN_ODD ? path : union(path, path).orElse(Path.EMPTY);
+        if (path.rule() == FillRule.EVEN_ODD) return path;
+        List<Path.Segment> steps = new ArrayList<>();
+        for (Path cluster : path.clusters()) {
+            Box box = cluster.bounds();
+            boolean plain = Rings.plain(cluster.flattened(FINE * Math.max(box.width(), box.height()), Chords.EACH));
+            steps.addAll((plain ? cluster : alone(cluster)).segments());
+        }
+        return new Path(steps);
     }
 
     /** The part of a path on the right of the way from {@code a} to {@code b} (y points down), less {@code inset} mm along the line. */
@@ -52,18 +61,48 @@ public final class Algebra {
         return intersection(path, Path.polygon(List.of(from, to, to.plus(right.times(2 * reach)), from.plus(right.times(2 * reach)))));
     }
 
+    /** Cluster by cluster: what lies apart from all of the other path stays as it is, or goes. */
     private static Optional<Path> of(Path one, Path other, int operation) {
-        Chords chords = new Chords(List.of(one, other));
-        Geometry result = OverlayNGRobust.overlay(chords.area(0), chords.area(1), operation);
+        List<Owned> contours = new ArrayList<>();
+        for (List<Curve> contour : one.contours()) contours.add(new Owned(contour, true));
+        for (List<Curve> contour : other.contours()) contours.add(new Owned(contour, false));
         List<Path.Segment> steps = new ArrayList<>();
-        for (int i = 0; i < result.getNumGeometries(); i++) {
-            if (!(result.getGeometryN(i) instanceof Polygon polygon) || chords.thin(polygon.getExteriorRing())) continue;
+        for (List<Owned> cluster : Clusters.of(contours, owned -> Path.around(owned.contour()))) {
+            Path mine = Owned.path(cluster, true, one.rule());
+            Path theirs = Owned.path(cluster, false, other.rule());
+            boolean alone = mine.empty() || theirs.empty();
+            boolean goes = alone && (operation == OverlayNG.INTERSECTION || operation == OverlayNG.DIFFERENCE && mine.empty());
+            if (!goes) steps.addAll((alone ? evenOdd(mine.empty() ? theirs : mine) : together(mine, theirs, operation)).segments());
+        }
+        return steps.isEmpty() ? Optional.empty() : Optional.of(new Path(steps));
+    }
+
+    private record Owned(List<Curve> contour, boolean mine) {
+        static Path path(List<Owned> cluster, boolean mine, FillRule rule) {
+            return Path.of(cluster.stream().filter(owned -> owned.mine == mine).map(Owned::contour).toList(), rule);
+        }
+    }
+
+    private static Path together(Path one, Path other, int operation) {
+        Chords chords = new Chords(List.of(one, other));
+        return told(chords, OverlayNGRobust.overlay(chords.area(0), chords.area(1), operation));
+    }
+
+    private static Path alone(Path path) {
+        Chords chords = new Chords(List.of(path));
+        return told(chords, chords.area(0));
+    }
+
+    private static Path told(Chords chords, Geometry area) {
+        List<Path.Segment> steps = new ArrayList<>();
+        for (int i = 0; i < area.getNumGeometries(); i++) {
+            if (!(area.getGeometryN(i) instanceof Polygon polygon) || chords.thin(polygon.getExteriorRing())) continue;
             contour(steps, chords, polygon.getExteriorRing());
             for (int hole = 0; hole < polygon.getNumInteriorRing(); hole++) {
                 if (!chords.thin(polygon.getInteriorRingN(hole))) contour(steps, chords, polygon.getInteriorRingN(hole));
             }
         }
-        return steps.isEmpty() ? Optional.empty() : Optional.of(new Path(steps));
+        return new Path(steps);
     }
 
     private static void contour(List<Path.Segment> steps, Chords chords, LineString ring) {

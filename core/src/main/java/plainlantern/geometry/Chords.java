@@ -11,7 +11,11 @@ import org.locationtech.jts.index.strtree.STRtree;
 
 /** Paths cut into chords, which know the curve that they were cut from. */
 final class Chords {
-    private static final int EACH = 96;
+    static final int EACH = 96;
+    private static final int LEAST = 8;
+    /** Of more curves than so many each has only as many chords as keep so near to it, as a share of the whole. */
+    static final int MANY = 200;
+    private static final double NEAR = 1e-5;
 
     private final List<Geometry> areas = new ArrayList<>();
     private final STRtree index = new STRtree();
@@ -55,13 +59,16 @@ final class Chords {
     Chords(List<Path> paths) {
         double size = 0;
         double most = 0;
+        Box whole = Box.union(paths.stream().map(path -> path.empty() ? new Box(0, 0, 0, 0) : path.bounds()).toList());
+        boolean many = paths.stream().mapToInt(path -> path.segments().size()).sum() > MANY;
+        double near = many ? NEAR * Math.max(whole.width(), whole.height()) : 0;
         for (Path path : paths) {
             List<List<Point>> rings = new ArrayList<>();
             for (List<Curve> contour : path.contours()) {
                 List<Point> ring = new ArrayList<>();
                 for (Curve curve : contour) {
-                    most = Math.max(most, curve.sagitta(EACH));
-                    int chords = curve.straight() ? 1 : EACH;
+                    int chords = curve.straight() ? 1 : many ? Math.max(LEAST, curve.chords(near, EACH)) : EACH;
+                    most = Math.max(most, curve.sagitta(chords));
                     for (int i = 0; i < chords; i++) {
                         double t0 = (double) i / chords;
                         double t1 = i + 1 == chords ? 1 : (double) (i + 1) / chords;

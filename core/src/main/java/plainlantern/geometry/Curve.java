@@ -64,6 +64,20 @@ public record Curve(Point from, Point control1, Point control2, Point to, boolea
         return 6 * bend / (8 * chords * chords);
     }
 
+    /** So many chords, at most {@code most}, stray no farther from it than that. */
+    int chords(double tolerance, int most) {
+        if (straight) return 1;
+        return (int) Math.max(2, Math.min(most, Math.ceil(Math.sqrt(sagitta(1) / tolerance))));
+    }
+
+    /** A box that it does not leave: that of its controls. */
+    Box around() {
+        return Box.between(Math.min(Math.min(from.x(), to.x()), Math.min(control1.x(), control2.x())),
+                Math.min(Math.min(from.y(), to.y()), Math.min(control1.y(), control2.y())),
+                Math.max(Math.max(from.x(), to.x()), Math.max(control1.x(), control2.x())),
+                Math.max(Math.max(from.y(), to.y()), Math.max(control1.y(), control2.y())));
+    }
+
     /** It as a step of a path. */
     public Segment step() {
         return straight ? new Segment.Line(to) : new Segment.Cubic(control1, control2, to);

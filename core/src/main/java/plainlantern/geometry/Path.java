@@ -196,14 +196,44 @@ public record Path(List<Segment> segments, FillRule rule) {
 
     /** Contours as closed rings of corners; a curve becomes {@code steps} chords. */
     public List<List<Point>> flattened(int steps) {
-        return contours().stream().map(ring -> {
-            List<Point> corners = new ArrayList<>();
-            for (Curve curve : ring) {
-                int chords = curve.straight() ? 1 : steps;
-                for (int i = 0; i < chords; i++) corners.add(curve.at((double) i / chords));
-            }
-            return corners;
-        }).toList();
+        return contours().stream().map(ring -> corners(ring, 0, steps)).toList();
+    }
+
+    /** As {@link #flattened(int)}, with no more chords for each curve than keep within that many mm of it. */
+    List<List<Point>> flattened(double tolerance, int most) {
+        return contours().stream().map(ring -> corners(ring, tolerance, most)).toList();
+    }
+
+    private static List<Point> corners(List<Curve> ring, double tolerance, int most) {
+        List<Point> corners = new ArrayList<>();
+        for (Curve curve : ring) {
+            int chords = curve.straight() ? 1 : tolerance == 0 ? most : curve.chords(tolerance, most);
+            for (int i = 0; i < chords; i++) corners.add(curve.at((double) i / chords));
+        }
+        return corners;
+    }
+
+    /** The contours in clusters, each a path of the same rule: what it is and what becomes of it depends on no other. */
+    List<Path> clusters() {
+        List<List<Curve>> contours = contours();
+        if (contours.size() < 2) return contours.isEmpty() ? List.of() : List.of(this);
+        return Clusters.of(contours, Path::around).stream().map(cluster -> of(cluster, rule)).toList();
+    }
+
+    /** A box around a contour. */
+    static Box around(List<Curve> contour) {
+        return Box.union(contour.stream().map(Curve::around).toList());
+    }
+
+    /** Closed contours as a path. */
+    static Path of(List<List<Curve>> contours, FillRule rule) {
+        List<Segment> steps = new ArrayList<>();
+        for (List<Curve> contour : contours) {
+            steps.add(new Segment.Move(contour.get(0).from()));
+            for (Curve curve : contour) steps.add(curve.step());
+            steps.add(new Segment.Close());
+        }
+        return new Path(steps, rule);
     }
 
     /**

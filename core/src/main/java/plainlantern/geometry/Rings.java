@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.List;
 import org.locationtech.jts.algorithm.Orientation;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
@@ -18,10 +19,18 @@ final class Rings {
 
     private Rings() {}
 
-    /** Rings may touch and cross themselves and each other. */
+    /** Rings may touch and cross themselves and each other; those that lie apart are looked at apart. */
     static Geometry filled(List<List<Point>> rings, FillRule rule) {
         List<Polygon> drawn = rings.stream().filter(ring -> ring.size() > 2).map(Rings::polygon).toList();
-        if (drawn.isEmpty()) return FACTORY.createPolygon();
+        List<Geometry> inside = new ArrayList<>();
+        for (List<Polygon> cluster : Clusters.of(drawn, Rings::box)) {
+            Geometry filled = together(cluster, rule);
+            for (int i = 0; i < filled.getNumGeometries(); i++) if (!filled.isEmpty()) inside.add(filled.getGeometryN(i));
+        }
+        return inside.isEmpty() ? FACTORY.createPolygon() : FACTORY.buildGeometry(inside);
+    }
+
+    private static Geometry together(List<Polygon> drawn, FillRule rule) {
         if (drawn.size() == 1 && drawn.get(0).isValid()) return drawn.get(0);
         // The lines part the plane into faces; of each one place tells whether it is inside.
         Geometry lines = OverlayNGRobust.union(drawn.stream().map(p -> (Geometry) p.getExteriorRing()).toList());
@@ -34,6 +43,21 @@ final class Rings {
             if (rule.inside(winding(drawn, face.getInteriorPoint().getCoordinate()))) inside.add(face);
         }
         return inside.isEmpty() ? FACTORY.createPolygon() : OverlayNGRobust.union(inside);
+    }
+
+    static Box box(Geometry geometry) {
+        Envelope around = geometry.getEnvelopeInternal();
+        return Box.between(around.getMinX(), around.getMinY(), around.getMaxX(), around.getMaxY());
+    }
+
+    /**
+     * Whether rings neither touch nor cross, and fill the same by either rule: around no place inside do they go more than once, one way
+     * taken off the other.
+     */
+    static boolean plain(List<List<Point>> rings) {
+        List<Polygon> drawn = rings.stream().filter(ring -> ring.size() > 2).map(Rings::polygon).toList();
+        if (!FACTORY.createMultiLineString(drawn.stream().map(Polygon::getExteriorRing).toArray(LineString[]::new)).isSimple()) return false;
+        return drawn.stream().allMatch(ring -> Math.abs(winding(drawn, ring.getInteriorPoint().getCoordinate())) <= 1);
     }
 
     /** How often the rings go around a place, one way taken off the other; of a ring that crosses itself each of its own loops counts. */

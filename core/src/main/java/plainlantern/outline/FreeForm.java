@@ -46,8 +46,12 @@ public record FreeForm(@JsonIgnore Path path) implements Outline {
     /** The form of a path of any place and size; it must have a width and a height. */
     public static FreeForm of(Path drawn) {
         Box box = drawn.bounds();
-        return new FreeForm(drawn.mapped(Affine.scale(1 / box.width(), 1 / box.height())
-                .after(Affine.move(-box.centre().x(), -box.centre().y()))));
+        return new FreeForm(drawn.mapped(toUnit(box)));
+    }
+
+    /** From a box to the unit square around the origin. */
+    static Affine toUnit(Box box) {
+        return Affine.scale(1 / box.width(), 1 / box.height()).after(Affine.move(-box.centre().x(), -box.centre().y()));
     }
 
     @Override

@@ -9,7 +9,7 @@ import plainlantern.geometry.Point;
 
 /** The form of a panel. It has no size of its own: a seat stretches it. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-public sealed interface Outline permits Rectangle, Ellipse, RegularPolygon, Diamond, Star, Ring, Heart, Arch, Slanted, FreeForm {
+public sealed interface Outline permits Rectangle, Ellipse, RegularPolygon, Diamond, Star, Ring, Heart, Arch, Slanted, FreeForm, Letters {
     /** The form as a path around the origin, {@code width} by {@code height} mm. */
     Path path(double width, double height);
 
@@ -57,6 +57,11 @@ public sealed interface Outline permits Rectangle, Ellipse, RegularPolygon, Diam
     /** The same in a sheet that is so many times as large: its radii. */
     default Outline scaled(double factor) {
         return Scaled.of(this, factor);
+    }
+
+    /** It as letters, where it is such. */
+    default Optional<Letters> letters() {
+        return Optional.empty();
     }
 
     /** Whether it takes the proportions of any box without looking squeezed. */

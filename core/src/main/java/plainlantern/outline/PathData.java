@@ -1,11 +1,8 @@
 package plainlantern.outline;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.function.DoubleFunction;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import plainlantern.asking.BadInput;
 import plainlantern.geometry.FillRule;
 import plainlantern.geometry.Path.Segment;
@@ -14,7 +11,7 @@ import plainlantern.geometry.Point;
 
 /** Paths as SVG path data (SVG 2, chapter 9), absolute commands, five decimals of a millimetre. */
 public final class PathData {
-    private static final Pattern COMMAND = Pattern.compile("([MLCZ])([^MLCZ]*)");
+    private static final String NONE = "That is no path of M, L, C and Z commands.";
 
     private PathData() {}
 
@@ -60,37 +57,109 @@ public final class PathData {
         }
     }
 
-    /** Reads absolute M, L, C and Z commands; throws {@link BadInput}. */
+    /** In whole numbers, relative: short, for what was rounded so. */
+    static String whole(Path path) {
+        StringBuilder out = new StringBuilder();
+        path.draw(new Path.Pen<RuntimeException>() {
+            private long x;
+            private long y;
+            private long startX;
+            private long startY;
+
+            @Override
+            public void move(Point to) {
+                step('m', to);
+                startX = x;
+                startY = y;
+            }
+
+            @Override
+            public void line(Point to) {
+                step('l', to);
+            }
+
+            @Override
+            public void cubic(Point control1, Point control2, Point to) {
+                step('c', control1, control2, to);
+            }
+
+            @Override
+            public void close() {
+                out.append('z');
+                x = startX;
+                y = startY;
+            }
+
+            private void step(char command, Point... points) {
+                out.append(command);
+                for (int i = 0; i < points.length; i++) {
+                    long left = Math.round(points[i].x()) - x;
+                    out.append(i > 0 && left >= 0 ? " " : "").append(left);
+                    long down = Math.round(points[i].y()) - y;
+                    out.append(down >= 0 ? " " : "").append(down);
+                }
+                x = Math.round(points[points.length - 1].x());
+                y = Math.round(points[points.length - 1].y());
+            }
+        });
+        return out.toString();
+    }
+
+    /** Reads the commands M, L, C and Z, absolute or relative, each with its letter; throws {@link BadInput}. */
     static Path parse(String d, FillRule rule) {
-        List<Segment> steps = new ArrayList<>();
-        Matcher command = COMMAND.matcher(d);
-        int end = 0;
-        while (command.find() && command.start() == end) {
-            end = command.end();
-            double[] n = numbers(command.group(2));
-            switch (command.group(1)) {
-                case "M" -> steps.add(new Segment.Move(point(n, 0, 2)));
-                case "L" -> steps.add(new Segment.Line(point(n, 0, 2)));
-                case "C" -> steps.add(new Segment.Cubic(point(n, 0, 6), point(n, 2, 6), point(n, 4, 6)));
-                default -> steps.add(new Segment.Close());
+        return new Reader(d).path(rule);
+    }
+
+    private static final class Reader {
+        private final String d;
+        private int at;
+        private Point pen = Point.ORIGIN;
+        private Point start = Point.ORIGIN;
+
+        Reader(String d) {
+            this.d = d;
+        }
+
+        Path path(FillRule rule) {
+            List<Segment> steps = new ArrayList<>();
+            BadInput.unless(d.startsWith("M") || d.startsWith("m"), "outline", NONE);
+            while (at < d.length()) {
+                char command = d.charAt(at++);
+                Point from = Character.isLowerCase(command) ? pen : Point.ORIGIN;
+                switch (Character.toUpperCase(command)) {
+                    case 'M' -> steps.add(new Segment.Move(start = pen = point(from)));
+                    case 'L' -> steps.add(new Segment.Line(pen = point(from)));
+                    case 'C' -> steps.add(new Segment.Cubic(point(from), point(from), pen = point(from)));
+                    case 'Z' -> {
+                        steps.add(new Segment.Close());
+                        pen = start;
+                    }
+                    default -> throw new BadInput("outline", NONE);
+                }
+            }
+            return new Path(steps, rule);
+        }
+
+        private Point point(Point from) {
+            return new Point(from.x() + number(), from.y() + number());
+        }
+
+        private double number() {
+            while (at < d.length() && (d.charAt(at) == ' ' || d.charAt(at) == ',')) at++;
+            int from = at;
+            while (at < d.length() && digit(d.charAt(at), at > from ? d.charAt(at - 1) : 0, at > from)) at++;
+            try {
+                double value = Double.parseDouble(d.substring(from, at));
+                BadInput.unless(Double.isFinite(value), "outline", "A number of the path is too large.");
+                return value;
+            } catch (NumberFormatException e) {
+                throw new BadInput("outline", "A command of the path has the wrong numbers.");
             }
         }
-        BadInput.unless(end == d.length() && d.startsWith("M"), "outline", "That is no path of M, L, C and Z commands.");
-        return new Path(steps, rule);
-    }
 
-    private static double[] numbers(String text) {
-        try {
-            return text.isBlank() ? new double[0] : Arrays.stream(text.strip().split("[\\s,]+")).mapToDouble(Double::parseDouble).toArray();
-        } catch (NumberFormatException e) {
-            throw new BadInput("outline", "“" + text + "” are no numbers of a path.");
+        private static boolean digit(char c, char before, boolean inside) {
+            return c >= '0' && c <= '9' || c == '.' || c == 'e' || c == 'E' || (c == '-' || c == '+') && (!inside || before == 'e' || before == 'E');
         }
-    }
-
-    private static Point point(double[] n, int at, int wanted) {
-        BadInput.unless(n.length == wanted && Double.isFinite(n[at]) && Double.isFinite(n[at + 1]), "outline",
-                "A command of the path has the wrong numbers.");
-        return new Point(n[at], n[at + 1]);
     }
 
     /**

@@ -12,7 +12,6 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDFormContentStream;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
 import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
 import org.apache.pdfbox.util.Matrix;
@@ -22,7 +21,6 @@ import plainlantern.geometry.Box;
 import plainlantern.geometry.FillRule;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
-import plainlantern.lettering.LetterStyle;
 import plainlantern.lettering.Setting;
 import plainlantern.picture.PictureSource;
 import plainlantern.picture.Tile;
@@ -257,20 +255,11 @@ final class PdfPainter {
             }
         }
 
-        /** One letter at a time, so that no two are joined: set by advance widths, as the outlines are. */
         private void text(PaintedLetters letters) throws IOException {
-            LetterStyle style = letters.words().style();
-            PDType0Font font = fonts.font(style.typeface());
-            to.beginText();
-            to.setFont(font, (float) style.size());
-            to.setCharacterSpacing((float) (style.tracking() / 1000 * style.size()));
-            for (Setting.Line line : letters.words().lines()) {
-                for (Setting.Line run : Setting.runs(style, line)) {
-                    to.setTextMatrix(matrix(letters.words().map().after(Affine.move(run.x(), run.y())).after(Affine.scale(1, -1))));
-                    for (int letter : run.text().codePoints().toArray()) to.showText(Character.toString(letter));
-                }
-            }
-            to.endText();
+            Setting setting = letters.words().style().setting();
+            PDFormXObject text = form(letters.outlines().bounds().grown(setting.size()));
+            PdfText.write(text, fonts.font(setting.face()), setting, letters.words().lines(), letters.words().map());
+            to.drawForm(text);
         }
 
         private void rim(Line line, Path form) throws IOException {

@@ -4,11 +4,10 @@ import java.net.URI;
 import java.net.URISyntaxException;
 import java.util.Base64;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
-import plainlantern.lettering.Typeface;
+import java.util.TreeMap;
+import plainlantern.lettering.LetterStyle;
 import plainlantern.picture.FileKind;
 import plainlantern.picture.PictureSource;
 import plainlantern.scene.Page;
@@ -56,15 +55,17 @@ record SvgDelivery(String document, Map<String, byte[]> pictures) {
     }
 
     private static void fonts(Scene scene, StringBuilder out) {
-        Set<Typeface> used = new LinkedHashSet<>();
-        for (Scene.Item item : scene.items()) {
-            for (Scene.Layer layer : item.layers()) layer.letters().ifPresent(letters -> used.add(letters.words().style().typeface()));
-        }
+        Map<String, LetterStyle> used = new TreeMap<>();
+        for (Scene.Item item : scene.items()) for (Scene.Layer layer : item.layers()) layer.letters().ifPresent(letters -> {
+            LetterStyle style = letters.words().style();
+            used.put(style.typeface().file(style.weight()), style);
+        });
         if (used.isEmpty()) return;
         out.append("<style>");
-        for (Typeface typeface : used) {
-            out.append("@font-face{font-family:'").append(typeface.label()).append("';src:url(data:font/ttf;base64,")
-                    .append(Base64.getEncoder().encodeToString(typeface.bytes())).append(")}");
+        for (LetterStyle style : used.values()) {
+            out.append("@font-face{font-family:'").append(style.typeface().label()).append("';font-weight:").append(style.weight())
+                    .append(";src:url(data:font/ttf;base64,").append(Base64.getEncoder().encodeToString(style.setting().face().file()))
+                    .append(")}");
         }
         out.append("</style>");
     }

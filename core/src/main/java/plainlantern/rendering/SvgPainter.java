@@ -9,6 +9,7 @@ import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 import plainlantern.lettering.LetterStyle;
+import plainlantern.lettering.Run;
 import plainlantern.lettering.Setting;
 import plainlantern.outline.PathData;
 import plainlantern.scene.Scene.Line;
@@ -165,20 +166,19 @@ public final class SvgPainter {
                 .append("\" fill=\"").append(layer.colour().hex()).append('"').append(look(layer.look())).append("/>");
     }
 
-    /** Set as we set them: by advance widths alone. */
+    /** Each run as one text, so that whoever shows it shapes it as a whole; its direction is what was found, not what is found anew. */
     private static void words(PaintedLetters layer, StringBuilder out) {
         LetterStyle style = layer.words().style();
         out.append("<g data-layer=\"").append(layer.at()).append("\" transform=\"").append(matrix(layer.words().map()))
-                .append("\" font-family=\"").append(style.typeface().label()).append('"');
+                .append("\" font-family=\"").append(style.typeface().label()).append("\" font-weight=\"").append(style.weight()).append('"');
         numbers(out, "font-size", style.size(), "letter-spacing", style.tracking() / 1000 * style.size());
-        out.append(" style=\"font-kerning:none;font-variant-ligatures:none;white-space:pre\" fill=\"").append(layer.colour().hex())
-                .append('"').append(look(layer.look())).append('>');
-        for (Setting.Line line : layer.words().lines()) {
-            for (Setting.Line run : Setting.runs(style, line)) {
-                out.append("<text");
-                numbers(out, "x", run.x(), "y", run.y());
-                out.append('>').append(run.text().replace("&", "&amp;").replace("<", "&lt;")).append("</text>");
-            }
+        out.append(" style=\"font-kerning:normal;white-space:pre\" fill=\"").append(layer.colour().hex()).append('"')
+                .append(look(layer.look())).append('>');
+        for (Setting.Line line : layer.words().lines()) for (Run run : line.runs()) {
+            out.append("<text");
+            numbers(out, "x", run.rightToLeft() ? run.x() + run.width() : run.x(), "y", run.y());
+            out.append(run.rightToLeft() ? " direction=\"rtl\" unicode-bidi=\"bidi-override\">" : ">")
+                    .append(run.text().replace("&", "&amp;").replace("<", "&lt;")).append("</text>");
         }
         out.append("</g>");
     }

@@ -7,6 +7,7 @@ import static plainlantern.Sheets.after;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import plainlantern.Chance;
 import plainlantern.Tried;
@@ -15,6 +16,7 @@ import plainlantern.asking.Unit;
 import plainlantern.fitting.Typesetting;
 import plainlantern.geometry.Box;
 import plainlantern.lettering.LetterStyle;
+import plainlantern.lettering.Row;
 import plainlantern.lettering.Setting;
 import plainlantern.lettering.Typeface;
 import plainlantern.sheet.Holder;
@@ -40,8 +42,8 @@ class CaptionsTest {
         Holder caption = SHEET.holder("p1");
         double padding = words(caption).boxed().orElseThrow().padding();
         Setting.Block block = Typesetting.block(caption, words(caption));
-        assertThat(block.lines().size()).isGreaterThan(1);
-        assertThat(String.join(" ", block.lines())).isEqualTo(words(caption).text());
+        assertThat(block.rows().size()).isGreaterThan(1);
+        assertThat(block.rows().stream().map(Row::text).collect(Collectors.joining(" "))).isEqualTo(words(caption).text());
         assertThat(block.width()).isLessThanOrEqualTo(caption.seat().width() - 2 * padding);
         assertThat(Typesetting.overflow(caption, words(caption))).isLessThan(1e-9);
         Sheet narrow = after(SHEET, "{'kind':'resize-panels','panels':['p1'],'width':60,'height':12,'anchorX':-1,'anchorY':-1}");
@@ -62,8 +64,8 @@ class CaptionsTest {
     void leadingTrackingAndPlace() {
         LetterStyle plain = LetterStyle.of(Typeface.ZILLA_SLAB, 10, Setting.Side.LEFT);
         LetterStyle open = new LetterStyle(Typeface.ZILLA_SLAB, 10, Setting.Side.LEFT, 2, 100);
-        Setting.Block one = Setting.block(plain, "HH\nHH", OptionalDouble.empty());
-        Setting.Block other = Setting.block(open, "HH\nHH", OptionalDouble.empty());
+        Setting.Block one = plain.setting().block("HH\nHH", OptionalDouble.empty());
+        Setting.Block other = open.setting().block("HH\nHH", OptionalDouble.empty());
         assertThat(other.width() - one.width()).isCloseTo(1, within(1e-9));
         assertThat(other.height() - one.height()).isCloseTo(8, within(1e-9));
         Holder high = after(SHEET, "{'kind':'resize-panels','panels':['p1'],'width':120,'height':100,'anchorX':0,'anchorY':0}")
@@ -111,15 +113,15 @@ class CaptionsTest {
         double measure = chance.between(5, 120);
         double tracking = chance.between(-50, 300);
         LetterStyle style = new LetterStyle(Typeface.EB_GARAMOND, 6, Setting.Side.LEFT, 1.2, tracking);
-        Setting.Block block = Setting.block(style, String.join(" ", words), OptionalDouble.of(measure));
-        assertThat(String.join(" ", block.lines())).isEqualTo(String.join(" ", words));
-        for (int i = 0; i < block.lines().size(); i++) {
-            String line = block.lines().get(i);
-            double wide = Setting.block(style, line, OptionalDouble.empty()).width();
+        Setting.Block block = style.setting().block(String.join(" ", words), OptionalDouble.of(measure));
+        assertThat(block.rows().stream().map(Row::text).collect(Collectors.joining(" "))).isEqualTo(String.join(" ", words));
+        for (int i = 0; i < block.rows().size(); i++) {
+            String line = block.rows().get(i).text();
+            double wide = style.setting().block(line, OptionalDouble.empty()).width();
             if (line.contains(" ")) assertThat(wide).isLessThanOrEqualTo(measure + 1e-6);
             if (i == 0) continue;
-            String tried = block.lines().get(i - 1) + " " + line.split(" ")[0];
-            assertThat(Setting.block(style, tried, OptionalDouble.empty()).width()).isGreaterThan(measure - 1e-6);
+            String tried = block.rows().get(i - 1).text() + " " + line.split(" ")[0];
+            assertThat(style.setting().block(tried, OptionalDouble.empty()).width()).isGreaterThan(measure - 1e-6);
         }
     }
 }

@@ -160,22 +160,22 @@ class LayersTest {
     /** Lines stand one below the other at 1.2 of their size, at the side asked for; signs that the typeface lacks are named. */
     @Test
     void wordsAreSet() {
-        double wide = Setting.width(Typeface.SPACE_MONO, "mm") * 10;
-        assertThat(Setting.width(Typeface.SPACE_MONO, "iiii")).isCloseTo(2 * Setting.width(Typeface.SPACE_MONO, "mm"), within(1e-9));
+        Setting mono = LetterStyle.of(Typeface.SPACE_MONO, 10, Setting.Side.LEFT).setting();
+        double wide = mono.block("mm", OptionalDouble.empty()).width();
+        assertThat(mono.block("iiii", OptionalDouble.empty()).width()).isCloseTo(2 * wide, within(1e-5));
         double left = outlines(Typeface.SPACE_MONO, "l\nmmmm", Setting.Side.LEFT).bounds().x();
         double right = outlines(Typeface.SPACE_MONO, "l\nmmmm", Setting.Side.RIGHT).bounds().right();
         assertThat(left).isBetween(-wide, -wide + 2);
         assertThat(right).isBetween(wide - 2, wide);
         double one = outlines(Typeface.CAVEAT, "H", Setting.Side.LEFT).bounds().height();
-        assertThat(outlines(Typeface.CAVEAT, "H\nH", Setting.Side.LEFT).bounds().height()).isCloseTo(one + 12, within(1e-9));
-        assertThat(Setting.missing(Typeface.CAVEAT, "Tide \uD83C\uDF0A \u6F6E")).contains("\uD83C\uDF0A").contains("\u6F6E")
+        assertThat(outlines(Typeface.CAVEAT, "H\nH", Setting.Side.LEFT).bounds().height()).isCloseTo(one + 12, within(1e-5));
+        assertThat(Typeface.CAVEAT.face(0).missing("Tide \uD83C\uDF0A \u6F6E")).contains("\uD83C\uDF0A").contains("\u6F6E")
                 .doesNotContain("T");
     }
 
     private static Path outlines(Typeface face, String text, Setting.Side side) {
-        LetterStyle style = LetterStyle.of(face, 10, side);
-        Setting.Block block = Setting.block(style, text, OptionalDouble.empty());
-        return Setting.of(style, block, block.width());
+        Setting setting = LetterStyle.of(face, 10, side).setting();
+        return setting.of(setting.block(text, OptionalDouble.empty()));
     }
 
     /**

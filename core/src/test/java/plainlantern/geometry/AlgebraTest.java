@@ -158,7 +158,7 @@ class AlgebraTest {
         assertThat(area(Algebra.intersection(new Path(both, FillRule.NON_ZERO), Path.box(new Box(5, 0, 20, 10)))))
                 .isCloseTo(200, within(1e-9));
         LetterStyle style = LetterStyle.of(Typeface.HANKEN_GROTESK, 40, Setting.Side.LEFT);
-        Path letters = Setting.outlines(style, Setting.lines(style, Setting.block(style, "eight", OptionalDouble.empty()), 100));
+        Path letters = style.setting().of(style.setting().block("eight", OptionalDouble.empty()));
         assertThat(letters.rule()).isEqualTo(FillRule.NON_ZERO);
         Path cut = Algebra.difference(letters, Path.box(new Box(-200, -1, 400, 2))).orElseThrow();
         assertThat(Polygons.area(cut)).isBetween(0.8 * Polygons.area(letters), 0.99 * Polygons.area(letters));

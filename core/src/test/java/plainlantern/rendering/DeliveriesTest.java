@@ -434,7 +434,7 @@ class DeliveriesTest {
         Painted.run(folder, "rsvg-convert", "-w", "900", "-h", "300", "-o", "theirs.png", "words.svg");
         assertThat(Painted.difference(ImageIO.read(new File(folder, "theirs.png")), read(png))).isLessThan(0.5);
         LetterStyle style = LetterStyle.of(Typeface.HANKEN_GROTESK, 10, Setting.Side.LEFT);
-        double em = Setting.block(style, "a\u2003b", OptionalDouble.empty()).width() - Setting.block(style, "ab", OptionalDouble.empty())
+        double em = style.setting().block("a\u2003b", OptionalDouble.empty()).width() - style.setting().block("ab", OptionalDouble.empty())
                 .width();
         assertThat(em).isCloseTo(10, within(1e-6));
     }

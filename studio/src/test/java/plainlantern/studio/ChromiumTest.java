@@ -15,6 +15,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Random;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -244,35 +245,36 @@ class ChromiumTest extends Browsed {
         return sum / 3.0 / one.getWidth() / one.getHeight();
     }
 
-    /** The advance widths of the typefaces that come with us, at 100 px, as Chromium measures them without kerning. */
+    /** The advance widths of the typefaces that come with us, at 100 px, as Chromium measures them, kerned and with ligatures. */
     @Test
     void lettersAreAsWideAsInChromium() throws Exception {
         Page blank = context.newPage();
         String line = "Tide mill, \u00c9t\u00e9 & 1/2 \u2013 Wharf \u00df";
         for (Typeface face : Typeface.values()) {
-            byte[] file = Typeface.class.getResourceAsStream(face.file() + ".ttf").readAllBytes();
+            byte[] file = face.face(0).file();
+            Setting setting = LetterStyle.of(face, 100, Setting.Side.LEFT).setting();
             Object width = blank.evaluate("async ([data, line]) => { const face = new FontFace('ours', `url(data:font/ttf;base64,${data}"
                     + ")`); document.fonts.add(await face.load());"
                     + "const span = document.createElement('span'); span.style.cssText = 'font:100px ours;white-space:pre;"
-                    + "font-kerning:none;font-variant-ligatures:none'; span.textContent = line;"
+                    + "font-kerning:normal'; span.textContent = line;"
                     + "document.body.append(span); const { width } = span.getBoundingClientRect(); span.remove(); "
                     + "document.fonts.clear(); return width; }",
                     List.of(Base64.getEncoder().encodeToString(file), line));
-            assertThat(Setting.width(face, line) * 100).as(face.label()).isCloseTo(((Number) width).doubleValue(), within(0.5));
+            assertThat(setting.block(line, OptionalDouble.empty()).width()).as(face.label()).isCloseTo(((Number) width).doubleValue(), within(0.5));
         }
     }
 
     /** Words that stay text in an SVG are set in Chromium where we set their outlines: every typeface, tracked, turned and on two lines. */
     @Test
     void liveWordsAreTheirOutlines() throws Exception {
-        Sheet now = Sheet.empty("Words", Unit.PX, 200, 100, 96);
+        Sheet now = Sheet.empty("Words", Unit.PX, 250, 100, 96);
         List<Element> panels = new ArrayList<>();
         for (Typeface face : Typeface.values()) {
             LetterStyle style = new LetterStyle(face, 7, Setting.Side.MIDDLE, 1.2, 40 * (face.ordinal() % 3));
             Content words = new Words("Spring tide &\n<low> water", style, Colour.of("#23262A"), Point.ORIGIN, face.ordinal() * 7 - 20,
                     Optional.empty(), Look.PLAIN);
             panels.add(Panel.empty("p" + face.ordinal(), face.label(), Rectangle.SHARP,
-                    Seat.upright(new Point(face.ordinal() % 4 * 50 + 25, face.ordinal() / 4 * 50 + 25), 50, 50))
+                    Seat.upright(new Point(face.ordinal() % 5 * 50 + 25, face.ordinal() / 5 * 50 + 25), 50, 50))
                     .withContent(List.of(words)));
         }
         plainlantern.scene.Page page = plainlantern.scene.Page.of(Scene.of(now.with(List.copyOf(panels))));
@@ -282,11 +284,11 @@ class ChromiumTest extends Browsed {
             blank.setContent("<body style='margin:0'>" + new String(Delivery.of(Format.SVG, 96).withWords(live, false)
                     .file(page, (id, share) -> null), StandardCharsets.UTF_8) + "</body>");
             blank.evaluate("() => document.fonts.ready");
-            shown.add(ImageIO.read(new ByteArrayInputStream(blank.screenshot(new Page.ScreenshotOptions().setClip(0, 0, 756, 378)))));
+            shown.add(ImageIO.read(new ByteArrayInputStream(blank.screenshot(new Page.ScreenshotOptions().setClip(0, 0, 945, 378)))));
         }
         assertThat(difference(shown.get(0), shown.get(1))).isLessThan(1.5);
-        BufferedImage nothing = new BufferedImage(756, 378, BufferedImage.TYPE_INT_RGB);
-        nothing.createGraphics().fillRect(0, 0, 756, 378);
+        BufferedImage nothing = new BufferedImage(945, 378, BufferedImage.TYPE_INT_RGB);
+        nothing.createGraphics().fillRect(0, 0, 945, 378);
         assertThat(difference(shown.get(0), nothing)).isGreaterThan(5);
     }
 }

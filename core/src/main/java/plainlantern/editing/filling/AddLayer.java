@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import plainlantern.asking.BadInput;
 import plainlantern.asking.Choice;
@@ -52,7 +53,8 @@ public record AddLayer(List<String> panels, What what, Optional<String> picture)
 
     /** The panel's name, as large as fits across eight tenths of it, at most a fifth of its shorter side. */
     private static Content words(Holder panel) {
-        double widest = panel.name().lines().mapToDouble(line -> Setting.width(Typeface.BRICOLAGE_GROTESQUE, line)).max().orElse(1);
+        double widest = LetterStyle.of(Typeface.BRICOLAGE_GROTESQUE, 1, Setting.Side.MIDDLE).setting().block(panel.name(), OptionalDouble.empty())
+                .width();
         double size = Math.min(Math.min(panel.seat().width(), panel.seat().height()) / 5, 0.8 * panel.seat()
                 .width() / Math.max(0.1, widest));
         return Words.of(panel.name(), LetterStyle.of(Typeface.BRICOLAGE_GROTESQUE, Math.max(0.1, size), Setting.Side.MIDDLE), Colour.WHITE)

@@ -4,5 +4,5 @@ import plainlantern.editing.Edit;
 
 /** The forms of panels: their handles, sides and corners, and cuts. */
 public sealed interface FormEdit extends Edit permits
-        Cut, MoveCorner, MoveSeam, PullOutline, SetOutline {
+        AddLetters, Cut, MoveCorner, MoveSeam, PartLetters, PullOutline, SetLetters, SetOutline {
 }

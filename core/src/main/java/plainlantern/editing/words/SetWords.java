@@ -11,6 +11,7 @@ import plainlantern.editing.Titles;
 import plainlantern.editing.filling.Layers;
 import plainlantern.lettering.LetterStyle;
 import plainlantern.sheet.Content;
+import plainlantern.lettering.LetterStyle;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Words;
 
@@ -23,13 +24,20 @@ import plainlantern.sheet.Words;
 public record SetWords(List<String> panels, @Typed.Layer int layer, @JsonAnySetter @JsonAnyGetter Map<String, Object> set)
         implements WordsEdit {
     public SetWords {
-        set = Changes.only(set, List.of("text", "colour", "typeface", "size", "side", "leading", "tracking"));
+        set = Changes.only(set, List.of("text", "colour", "typeface", "weight", "size", "side", "leading", "tracking"));
     }
 
     @Override
     public Sheet apply(Sheet before) {
         return Layers.changing(before, panels, layer, Content::words, words ->
-                Changes.onto(words, set, before).styled(Changes.onto(words.style(), set, before)));
+                Changes.onto(words, set, before).styled(styled(words.style(), before)));
+    }
+
+    /** Another typeface comes in its usual weight where the one before stood in its own. */
+    private LetterStyle styled(LetterStyle was, Sheet sheet) {
+        boolean usual = set.containsKey("typeface") && !set.containsKey("weight") && was.weight() == was.typeface().nearest(0);
+        LetterStyle now = Changes.onto(was, set, sheet);
+        return usual ? new LetterStyle(now.typeface(), now.size(), now.side(), now.leading(), now.tracking()) : now;
     }
 
     @Override

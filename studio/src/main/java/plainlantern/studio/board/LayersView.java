@@ -105,7 +105,7 @@ public record LayersView(List<Row> rows, int front, Optional<Chosen> chosen) {
         BoxFields box = new BoxFields(w.boxed().isPresent(), n.length(w.boxed().map(Boxed::padding).orElse(0.0)),
                 w.boxed().map(Boxed::lie).orElse(Lie.MIDDLE).label());
         PlaceFields place = new PlaceFields(n.length(w.centre().x()), n.length(w.centre().y()), n.degrees(w.turn()));
-        return new WordsFields(w.text(), letters, box, place, Setting.missing(style.typeface(), w.text()), overflow > 0.005
+        return new WordsFields(w.text(), letters, box, place, style.setting().face().missing(w.text()), overflow > 0.005
                 ? n.length(overflow) : "");
     }
 }
