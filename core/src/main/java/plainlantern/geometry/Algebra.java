@@ -93,7 +93,8 @@ public final class Algebra {
         return told(chords, chords.area(0));
     }
 
-    private static Path told(Chords chords, Geometry area) {
+    /** An area of chords as the curves that they were cut from. */
+    static Path told(Chords chords, Geometry area) {
         List<Path.Segment> steps = new ArrayList<>();
         for (int i = 0; i < area.getNumGeometries(); i++) {
             if (!(area.getGeometryN(i) instanceof Polygon polygon) || chords.thin(polygon.getExteriorRing())) continue;

@@ -15,6 +15,7 @@ import plainlantern.fitting.Vistas;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.outline.Grip;
+import plainlantern.outline.Letters;
 import plainlantern.outline.PathData;
 import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.scene.Scene;
@@ -24,6 +25,7 @@ import plainlantern.sheet.Holder;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.PictureLayer;
 import plainlantern.sheet.Pose;
+import plainlantern.sheet.Seat;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
 import plainlantern.sheet.Vista;
@@ -64,7 +66,8 @@ public final class BoardPainter {
         Map<String, Object> numbers = new LinkedHashMap<>();
         numbers.put("name", panel.name());
         numbers.put("state", state);
-        numbers.put("size", sheet.unit().show(panel.seat().width(), sheet.ppi()) + " \u00d7 " + sheet.length(panel.seat().height()));
+        numbers.put("size", sheet.unit().show(panel.seat().width(), sheet.ppi()) + " \u00d7 " + sheet.length(panel.seat().height())
+                + panel.holder().flatMap(holder -> holder.outline().letters()).map(letters -> stretched(letters, panel.seat())).orElse(""));
         numbers.put("seat", panel.seat());
         numbers.put("form", panel.holder().map(holder -> holder.outline().label()).orElse(panel.kind()));
         if (!panel.group().isEmpty()) numbers.put("group", panel.group());
@@ -78,6 +81,12 @@ public final class BoardPainter {
         numbers.put("bounds", new double[] {bounds.x(), bounds.y(), bounds.right(), bounds.bottom()});
         panel.holder().ifPresent(holder -> numbers.putAll(numbers(sheet, holder)));
         return numbers;
+    }
+
+    /** Letters that were stretched on purpose say so. */
+    private static String stretched(Letters letters, Seat seat) {
+        double stretch = letters.stretch(seat.width(), seat.height());
+        return Math.abs(stretch - 1) < 0.0005 ? "" : ", stretched to " + Unit.percent(stretch);
     }
 
     /** What of it concerns its form and its layers. */

@@ -155,8 +155,9 @@ export function resize(name, start) {
       const across = sized("across", hx, width, now.x - from.x, centred, event);
       const down = sized("down", hy, height, now.y - from.y, centred, event);
       let [w, h] = [across.size, down.size];
-      // A float keeps its proportions, unless Shift is held.
-      if (event.shiftKey !== chosen.every((id) => panel(id).role === "float")) {
+      // A float keeps its proportions, letters do so at their corners, unless Shift is held.
+      const shaped = chosen.every((id) => panel(id).role === "float") || hx && hy && chosen.some((id) => panel(id).form === "letters");
+      if (event.shiftKey !== Boolean(shaped)) {
         const factor = hx && hy ? Math.max(w / width, h / height) : hx ? w / width : h / height;
         [w, h] = [width * factor, height * factor];
       }

@@ -20,6 +20,7 @@ import "./paper.js";
 import "./keeps.js";
 import "./lineup.js";
 import "./layers.js";
+import "./letters.js";
 import "./settle-bench.js";
 import "./dealing.js";
 

@@ -20,10 +20,12 @@ import plainlantern.sheet.SheetSize;
  * @param form      the kind of the selected panels' form, empty where they differ
  * @param formAsked what that form asks for
  * @param rules     whether a rule is among them, whose form stays
+ * @param letters   the letters among them, or what new ones begin with
  * @param locked    whether all of the selection is locked, and so on
  */
 public record ArrangeView(Optional<String> again, String form, List<Fields.Field> formAsked,
-                          boolean rules, boolean locked, boolean hidden, boolean grouped, List<GuideKind> guideKinds) {
+                          boolean rules, boolean locked, boolean hidden, boolean grouped, List<GuideKind> guideKinds,
+                          LettersView letters) {
     public SheetSize[] sizes() {
         return SheetSize.values();
     }
@@ -45,7 +47,8 @@ public record ArrangeView(Optional<String> again, String form, List<Fields.Field
         List<GuideKind> guideKinds = Arrays.stream(Guides.Kind.values())
                 .map(k -> new GuideKind(k.name(), k.label(), guides.shown().contains(k), guides.snaps().contains(k))).toList();
         return new ArrangeView(again, one ? kinds.get(0) : "", asked, rules, panels.stream().allMatch(Element::locked),
-                panels.stream().allMatch(Element::hidden), panels.stream().anyMatch(p -> !p.group().isEmpty()), guideKinds);
+                panels.stream().allMatch(Element::hidden), panels.stream().anyMatch(p -> !p.group().isEmpty()), guideKinds,
+                LettersView.of(new Numbers(sheet), panels));
     }
 
     private static String kind(Outline outline) {

@@ -30,6 +30,7 @@ import plainlantern.studio.sheets.Change;
 import plainlantern.studio.sheets.Opened;
 import plainlantern.studio.sheets.Sheets;
 import plainlantern.studio.shelf.Pictures;
+import plainlantern.studio.typefaces.Typefaces;
 import tools.jackson.databind.JsonNode;
 
 /** The workbench of one sheet: the page, and every change made on it. */
@@ -41,11 +42,13 @@ public class BoardController {
 
     private final Sheets sheets;
     private final Pictures pictures;
+    private final Typefaces typefaces;
     private final Answers answers;
 
-    BoardController(Sheets sheets, Pictures pictures, Answers answers) {
+    BoardController(Sheets sheets, Pictures pictures, Typefaces typefaces, Answers answers) {
         this.sheets = sheets;
         this.pictures = pictures;
+        this.typefaces = typefaces;
         this.answers = answers;
     }
 
@@ -172,7 +175,7 @@ public class BoardController {
     }
 
     private Edit read(Member member, Request request, Sheet sheet) {
-        Edit edit = EditReader.read(String.valueOf(request.edit()), sheet).completed(pictures.of(member.id()), sheet);
+        Edit edit = EditReader.read(String.valueOf(request.edit()), sheet).completed(pictures.of(member.id(), own -> typefaces.face(member.id(), own)), sheet);
         return request.agreed() ? edit.agreedTo() : edit;
     }
 }

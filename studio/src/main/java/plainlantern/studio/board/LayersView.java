@@ -44,8 +44,8 @@ public record LayersView(List<Row> rows, int front, Optional<Chosen> chosen) {
      */
     public record WordsFields(String text, LetterFields letters, BoxFields box, PlaceFields place, String missing, String overflow) {}
 
-    public record LetterFields(String typeface, List<String> typefaces, String size, String leading, String tracking,
-            String colour, String side) {}
+    public record LetterFields(String typeface, List<String> typefaces, int weight, List<LettersView.Weight> weights, String size,
+            String leading, String tracking, String colour, String side) {}
 
     public record BoxFields(boolean boxed, String padding, String lie) {}
 
@@ -99,6 +99,7 @@ public record LayersView(List<Row> rows, int front, Optional<Chosen> chosen) {
         LetterStyle style = w.style();
         double overflow = Typesetting.overflow(panel, w);
         LetterFields letters = new LetterFields(style.typeface().label(), Stream.of(Typeface.values()).map(Typeface::label).toList(),
+                style.weight(), LettersView.weights(style.typeface()),
                 n.letters(style.size()), n.percent(style.leading()), String.format(Locale.ROOT, "%.0f", style.tracking()),
                         w.colour().told(),
                 style.side().label());

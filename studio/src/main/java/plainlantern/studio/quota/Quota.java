@@ -13,10 +13,12 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param sheetHistory of the steps of one sheet; the oldest are forgotten beyond it
  * @param files        of all finished files
  * @param waiting      files in number that wait or are being made
+ * @param typefaces    of its own, in number, of 20 MB at most each
  */
 @ConfigurationProperties("lantern.quota")
 public record Quota(@DefaultValue("20000") long pictures, @DefaultValue("10000") int sheets, @DefaultValue("4000") long history,
-        @DefaultValue("64") long sheetHistory, @DefaultValue("20000") long files, @DefaultValue("40") int waiting) {
+        @DefaultValue("64") long sheetHistory, @DefaultValue("20000") long files, @DefaultValue("40") int waiting,
+        @DefaultValue("100") int typefaces) {
     private static final long MEGABYTE = 1_000_000;
 
     public long pictureBytes() {

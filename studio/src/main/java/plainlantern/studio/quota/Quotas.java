@@ -34,6 +34,12 @@ public class Quotas {
                 + "; " + told(more) + " more do not fit." + MAKE_ROOM);
     }
 
+    /** Room for one typeface more, where there are so many. */
+    public void typefaces(int there) {
+        BadInput.unless(there < quota.typefaces(), "file", "You have brought " + there
+                + " typefaces, the most an account holds. Delete one that you no longer need.");
+    }
+
     /** Room for one sheet more, its first step of so many bytes. */
     public void sheet(UUID account, long bytes) {
         Usage used = usage(account);

@@ -20,6 +20,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import plainlantern.asking.BadInput;
 import plainlantern.editing.Outside;
+import plainlantern.lettering.Face;
 import plainlantern.picture.DecodedPictures;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.FileKind;
@@ -128,8 +129,8 @@ public class Pictures {
         return bare.length() > 80 ? bare.substring(0, 80) : bare;
     }
 
-    /** What edits of that account may know of its pictures. */
-    public Outside of(UUID account) {
+    /** What edits of that account may know of its pictures, and of its typefaces. */
+    public Outside of(UUID account, Function<String, Optional<Face>> faces) {
         return new Outside() {
             @Override
             public List<Picture> owned(List<Picture> told) {
@@ -143,6 +144,11 @@ public class Pictures {
                     Picture as = byId.get(p.id());
                     return as.treatment().none() ? p : p.treated(as.treatment(), as.foot());
                 }).toList();
+            }
+
+            @Override
+            public Optional<Face> face(String own) {
+                return faces.apply(own);
             }
 
             @Override
