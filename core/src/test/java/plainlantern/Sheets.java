@@ -7,12 +7,20 @@ import java.util.function.Function;
 import plainlantern.asking.Unit;
 import plainlantern.editing.reading.EditReader;
 import plainlantern.geometry.Point;
+import plainlantern.lettering.FaceName;
 import plainlantern.lettering.LetterStyle;
 import plainlantern.lettering.Setting;
 import plainlantern.lettering.Typeface;
 import plainlantern.outline.Ellipse;
+import plainlantern.outline.Heart;
+import plainlantern.outline.Letters;
 import plainlantern.outline.Outline;
 import plainlantern.outline.Rectangle;
+import plainlantern.outline.RegularPolygon;
+import plainlantern.outline.Ring;
+import plainlantern.outline.Slanted;
+import plainlantern.outline.Spelling;
+import plainlantern.outline.Star;
 import plainlantern.pattern.EvenGrid;
 import plainlantern.sheet.Basics;
 import plainlantern.sheet.Blend;
@@ -56,6 +64,7 @@ import plainlantern.sheet.Words;
 
 /** Sheets for tests: one by edits written as people's browsers write them, and any by chance. */
 public final class Sheets {
+    private static final Letters LETTERS = Letters.of(Spelling.of("Ebb", FaceName.of(Typeface.OSWALD, 700)), Typeface.OSWALD.face(700));
     /** What a number or a text of a document or an edit is made by someone who means harm, as JSON. */
     public static final List<String> HOSTILE = List.of("1e999", "-1e999", "1e307", "NaN", "1e-320", "-0.0", "null", "[]",
             "{}", "true", "\"\"",
@@ -138,9 +147,15 @@ public final class Sheets {
         return new Basics("p", chance.text(12), chance.whole(0, 5) == 1, chance.whole(0, 5) == 1, chance.of("", "", "g1"), seat, finish);
     }
 
+    /** A form of any kind. */
+    public static Outline outline(Chance chance) {
+        return chance.of(LETTERS, Rectangle.SHARP, new Rectangle(2, 0, 3, 1), new Ellipse(), new Star(5, 0.4, 1), new Ring(0.5), new Heart(),
+                new RegularPolygon(7, 1, true), new Slanted(0.2, -0.1));
+    }
+
     private static Panel panel(Chance chance, boolean vista) {
         Outline outline = chance.of(new Rectangle(length(chance, 0, 40), length(chance, 0, 40), 0, 3), Rectangle.SHARP,
-                Rectangle.SHARP, new Ellipse());
+                Rectangle.SHARP, new Ellipse(), LETTERS);
         List<Content> content = new ArrayList<>(chance.list(0, 3,
                 c -> c.by(() -> shown(c), () -> shown(c), () -> shown(c), () -> wash(c), () -> words(c))
                 .looking(new Look(c.of(1.0, 1.0, 0.4), c.of(Blend.NORMAL, Blend.NORMAL, Blend.MULTIPLY)))));

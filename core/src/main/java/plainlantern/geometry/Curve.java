@@ -33,6 +33,38 @@ public record Curve(Point from, Point control1, Point control2, Point to, boolea
                 .plus(to.minus(control2).times(3 * t * t));
     }
 
+    /** The direction in which it begins; of a curve whose first control lies on its start, that of the next one that does not. */
+    Point entering() {
+        for (Point next : new Point[] {control1, control2, to}) if (next.distance(from) > 1e-9) return next.minus(from);
+        return new Point(0, 0);
+    }
+
+    /** The direction in which it ends. */
+    Point leaving() {
+        return reversed().entering().times(-1);
+    }
+
+    /** The parameter where it has gone so many mm from its start; beyond 1 where it is shorter. */
+    double after(double length) {
+        if (straight) return length / from.distance(to);
+        double gone = 0;
+        int steps = 256;
+        Point last = from;
+        for (int i = 1; i <= steps; i++) {
+            Point here = at((double) i / steps);
+            double step = here.distance(last);
+            if (gone + step >= length) return (i - 1 + (length - gone) / step) / steps;
+            gone += step;
+            last = here;
+        }
+        return 1 + (length - gone) / Math.max(1e-9, gone);
+    }
+
+    /** The second derivative. */
+    Point bend(double t) {
+        return from.minus(control1.times(2)).plus(control2).times(6 * (1 - t)).plus(control1.minus(control2.times(2)).plus(to).times(6 * t));
+    }
+
     /** The part from parameter {@code t0} to {@code t1} (blossoming); backwards where {@code t1} is the smaller. */
     Curve part(double t0, double t1) {
         if (t0 == 0 && t1 == 1) return this;

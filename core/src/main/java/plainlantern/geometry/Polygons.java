@@ -86,6 +86,40 @@ public final class Polygons {
                 BufferParameters.JOIN_BEVEL, 1)));
     }
 
+    /**
+     * The form grown by {@code by} mm, or shrunk, as curves and straight sides within {@code tolerance} mm; empty where nothing is left.
+     *
+     * @param round whether corners that point outwards are rounded; else they stay corners unless they are very sharp
+     */
+    public static Optional<Path> offset(Path path, double by, boolean round, double tolerance) {
+        double flat = tolerance / 4;
+        Geometry form = Rings.filled(path.flattened(flat, 4 * CHORDS), path.rule());
+        int quarter = (int) Math.max(4, Math.min(64, Math.ceil(Math.PI / 4 / Math.acos(1 - Math.min(0.5, flat / Math.abs(by))))));
+        BufferParameters how = new BufferParameters(quarter, BufferParameters.CAP_ROUND, round ? BufferParameters.JOIN_ROUND
+                : BufferParameters.JOIN_MITRE, 10);
+        how.setSimplifyFactor(0);
+        @SuppressWarnings("unchecked")
+        List<Polygon> grown = PolygonExtracter.getPolygons(BufferOp.bufferOp(form, by, how));
+        List<List<Curve>> contours = new ArrayList<>();
+        for (Polygon polygon : grown) {
+            if (polygon.isEmpty()) continue;
+            contours.add(CurveFit.ring(corners(polygon.getExteriorRing()), tolerance));
+            for (int hole = 0; hole < polygon.getNumInteriorRing(); hole++)
+                contours.add(CurveFit.ring(corners(polygon.getInteriorRingN(hole)), tolerance));
+        }
+        return contours.isEmpty() ? Optional.empty() : Optional.of(Path.of(contours, FillRule.EVEN_ODD));
+    }
+
+    private static List<Point> corners(LineString ring) {
+        List<Point> corners = new ArrayList<>();
+        for (Coordinate c : ring.getCoordinates()) {
+            Point at = new Point(c.x, c.y);
+            if (corners.isEmpty() || corners.get(corners.size() - 1).distance(at) > 1e-7) corners.add(at);
+        }
+        if (corners.get(0).distance(corners.get(corners.size() - 1)) < 1e-7) corners.remove(corners.size() - 1);
+        return corners;
+    }
+
     /** Areas that stay apart when each grows by {@code by} mm are changed one by one, which takes far less time than all at once. */
     private static Optional<Path> apart(Path path, double by, UnaryOperator<Geometry> change) {
         Geometry whole = geometry(path);

@@ -40,6 +40,15 @@ class EveryEditTest {
     static {
         SAMPLES.put("add-layer", "'panels':['p1','p2'],'what':'words'");
         SAMPLES.put("add-panel", "'outline':{'kind':'star','points':'5','inner':'40 %','rounding':'1mm'}");
+        SAMPLES.put("add-letters", "'spelling':{'text':'Ebb & flow','side':'middle','leading':'110 %','tracking':'20',"
+                + "'face':{'family':'Oswald','weight':'700'}},'panel':''");
+        SAMPLES.put("set-letters", "'panels':['p1','p2','p3'],'text':'Low','family':'Zilla Slab','size':'20 mm'");
+        SAMPLES.put("part-letters", "'panel':'p1','through':false");
+        SAMPLES.put("combine", "'panels':['p1','p2'],'how':'together','key':'p2'");
+        SAMPLES.put("make-regions", "'panels':['p1','p2'],'groups':[[0]]");
+        SAMPLES.put("shape-corners", "'panels':['p1','p2'],'size':'0.5 mm','bevel':true");
+        SAMPLES.put("grow", "'panels':['p1'],'by':'2 mm','round':true");
+        SAMPLES.put("repeat-around", "'panels':['p1'],'x':'10 mm','y':20,'count':'5'");
         SAMPLES.put("align", "'panels':['p1','p2'],'line':'centre','to':'selection'");
         SAMPLES.put("back-vista", "'vista':'v90'");
         SAMPLES.put("set-shadow", "'panels':['p1','p2'],'inside':true,'distance':'2 mm','blur':'3 mm','spread':'-0.2 mm',"

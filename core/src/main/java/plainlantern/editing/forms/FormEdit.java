@@ -4,5 +4,5 @@ import plainlantern.editing.Edit;
 
 /** The forms of panels: their handles, sides and corners, and cuts. */
 public sealed interface FormEdit extends Edit permits
-        AddLetters, Cut, MoveCorner, MoveSeam, PartLetters, PullOutline, SetLetters, SetOutline {
+        AddLetters, Combine, Cut, Grow, MakeRegions, MoveCorner, MoveSeam, PartLetters, PullOutline, SetLetters, SetOutline, ShapeCorners {
 }
