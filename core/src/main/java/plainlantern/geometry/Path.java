@@ -225,6 +225,11 @@ public record Path(List<Segment> segments, FillRule rule) {
         return Box.union(contour.stream().map(Curve::around).toList());
     }
 
+    /** One contour of curves, each beginning where the one before it ends, closed straight. */
+    public static Path closed(List<Curve> curves, FillRule rule) {
+        return curves.isEmpty() ? EMPTY : of(List.of(curves), rule);
+    }
+
     /** Closed contours as a path. */
     static Path of(List<List<Curve>> contours, FillRule rule) {
         List<Segment> steps = new ArrayList<>();

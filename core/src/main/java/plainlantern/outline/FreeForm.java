@@ -75,6 +75,11 @@ public record FreeForm(@JsonIgnore Path path) implements Outline {
     }
 
     @Override
+    public boolean drawn() {
+        return true;
+    }
+
+    @Override
     public boolean ownSides() {
         return true;
     }

@@ -59,6 +59,11 @@ public sealed interface Outline permits Rectangle, Ellipse, RegularPolygon, Diam
         return Scaled.of(this, factor);
     }
 
+    /** Whether it has points that are moved one by one, and is told by nothing else. */
+    default boolean drawn() {
+        return false;
+    }
+
     /** It as letters, where it is such. */
     default Optional<Letters> letters() {
         return Optional.empty();

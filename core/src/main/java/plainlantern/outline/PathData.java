@@ -105,6 +105,11 @@ public final class PathData {
         return out.toString();
     }
 
+    /** Reads what a person drew: commands M, L, C and Z; throws {@link BadInput}. */
+    public static Path read(String d, FillRule rule) {
+        return parse(d, rule);
+    }
+
     /** Reads the commands M, L, C and Z, absolute or relative, each with its letter; throws {@link BadInput}. */
     static Path parse(String d, FillRule rule) {
         return new Reader(d).path(rule);

@@ -49,6 +49,11 @@ class EveryEditTest {
         SAMPLES.put("shape-corners", "'panels':['p1','p2'],'size':'0.5 mm','bevel':true");
         SAMPLES.put("grow", "'panels':['p1'],'by':'2 mm','round':true");
         SAMPLES.put("repeat-around", "'panels':['p1'],'x':'10 mm','y':20,'count':'5'");
+        SAMPLES.put("add-drawn", "'d':'M20 20L60 20C70 30 70 50 40 60Z'");
+        SAMPLES.put("move-point", "'panel':'p1','point':1,'part':'point','dx':3,'dy':-2");
+        SAMPLES.put("add-point", "'panel':'p1','x':12,'y':9");
+        SAMPLES.put("remove-point", "'panel':'p2','point':0");
+        SAMPLES.put("set-point", "'panel':'p1','point':0,'across':'12 mm','becomes':'smooth'");
         SAMPLES.put("align", "'panels':['p1','p2'],'line':'centre','to':'selection'");
         SAMPLES.put("back-vista", "'vista':'v90'");
         SAMPLES.put("set-shadow", "'panels':['p1','p2'],'inside':true,'distance':'2 mm','blur':'3 mm','spread':'-0.2 mm',"
@@ -202,7 +207,7 @@ class EveryEditTest {
     /** Of each kind, how often it was made, and how often it was refused. */
     private static final Map<String, int[]> MADE = new TreeMap<>();
     /** What moves things, or what holds them, and leaves pictures as they are. */
-    private static final Set<String> STILL = Set.of("rename", "mirror-picture", "duplicate", "move-panels", "seat-panels", "align", "space",
+    private static final Set<String> STILL = Set.of("repeat-around", "rename", "mirror-picture", "duplicate", "move-panels", "seat-panels", "align", "space",
             "traits", "group",
             "turn-panels", "mirror-panels", "paste", "set-look", "move-layer", "add-layer", "set-words", "box-words", "place-words",
                     "set-wash", "set-plate",
