@@ -10,6 +10,9 @@ import { seamAt, hover as hoverSeam } from "./seams.js";
 import { guideAt, drag as dragGuide } from "./guides.js";
 import { tool } from "./tools.js";
 import "./cutting.js";
+import "./pen.js";
+import "./points.js";
+import "./regions.js";
 import "./pattern.js";
 import "./setup.js";
 
@@ -76,6 +79,7 @@ function below(event, id) {
 
 /** Shows the seam under a pointer that rests on no handle. */
 export function hover(event, at) {
+  if (tool.hover) return tool.hover(event, at);
   const busy = tool.press || event.target.dataset?.handle || event.target.dataset?.pull || event.target.dataset?.corner;
   if (!tool.press) hoverSeam(busy ? null : at);
 }

@@ -12,6 +12,8 @@ import { unload } from "./fill.js";
 import { anyMarked, unmark, closerKey } from "./shelf.js";
 import { copy, paste, copyContent, pasteContent } from "./copies.js";
 import { knife } from "./cutting.js";
+import { pen, hand } from "./pen.js";
+import { points } from "./points.js";
 import { release } from "./tools.js";
 import { close as closePattern } from "./pattern.js";
 
@@ -60,7 +62,7 @@ const group = (together) => sheet.stage === "arrange" && sheet.selected.length &
 const PLAIN = {
   ",": () => step(-1), ".": () => step(1), d: duplicate, Delete: remove, Backspace: remove, "?": help, 0: fit,
   "+": () => zoomBy(1.25), "=": () => zoomBy(1.25), "-": () => zoomBy(0.8), Escape: () => unload() || clearMarks() || closePattern()
-      || release() || select([]), k: knife, p: () => (held.still = true),
+      || release() || select([]), k: knife, n: pen, N: hand, e: points, p: () => (held.still = true),
   l: () => sheet.stage === "fill" && closerKey(), "{": () => raise("bottom"), "}": () => raise("front"), g: () => group(true),
       G: () => group(false), a: arrange.alike,
   c: () => sheet.selected.some((id) => panel(id).picture) && edit({ kind: "cover-again", panels: sheet.selected, ...aim() }),

@@ -4,6 +4,7 @@ import { toSheet, view } from "./view.js";
 import { extra } from "./marks.js";
 import { svg, apply, seatMatrix } from "./geometry.js";
 import { catcher, text } from "./snaps.js";
+import { evenly } from "./catches.js";
 
 const REACH = 9;
 const thin = { "vector-effect": "non-scaling-stroke" };
@@ -29,13 +30,6 @@ function caught(p, points, lines, event) {
   const near = points.map((q) => ({ q, off: Math.hypot(q.x - p.x, q.y - p.y) * view.scale })).filter(({ off }) => off < REACH)
       .sort((a, b) => a.off - b.off)[0];
   return near ? near.q : lines.spot(p, false);
-}
-
-/** The end of a line brought to a multiple of 15 degrees. */
-function evenly(from, to) {
-  const long = Math.hypot(to.x - from.x, to.y - from.y);
-  const angle = Math.round(Math.atan2(to.y - from.y, to.x - from.x) / (Math.PI / 12)) * (Math.PI / 12);
-  return { x: from.x + long * Math.cos(angle), y: from.y + long * Math.sin(angle) };
 }
 
 /** The gesture of drawing one, marked as {@code mark}: {@code says} tells its ends in words, {@code drawn} gets them. */

@@ -8,9 +8,9 @@ import { place } from "./tag.js";
 const marks = document.getElementById("marks");
 const tag = document.getElementById("tag");
 const hints = document.getElementById("hints");
-const layers = { guides: svg("g"), stage: svg("g"), extra: svg("g") };
+const layers = { guides: svg("g"), stage: svg("g"), extra: svg("g"), above: svg("g") };
 hints.append(layers.guides, layers.extra);
-marks.append(layers.stage);
+marks.append(layers.stage, layers.above);
 /** So many panels of a vista can be cut out of its unseen part at every frame. */
 const MANY = 12;
 /** Around a form with corners of its own, the box's handles stand so many pixels off. */
@@ -32,6 +32,11 @@ export function extra(...nodes) {
   layers.extra.replaceChildren(svg("g", { transform: onSheet() }, ...nodes));
 }
 extra.nodes = [];
+
+/** The same over everything else, for what is grabbed. */
+export function above(...nodes) {
+  layers.above.replaceChildren(svg("g", { transform: onSheet() }, ...nodes));
+}
 
 let guides = () => [];
 

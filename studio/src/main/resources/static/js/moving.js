@@ -88,7 +88,7 @@ export function move(start, clicked, copying, loose = false) {
 }
 
 /** Shows what an edit would make of the chosen panels, again and again, until it is made or given up. */
-function live(chosen) {
+export function live(chosen) {
   const backs = [remember(chosen)];
   const known = new Set(chosen);
   let wanted = null;

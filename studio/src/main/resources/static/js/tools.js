@@ -1,6 +1,6 @@
 // What the pointer holds instead of panels: a knife, the frame of an area, a pattern's cells. Only one at a time.
 import { changed, watch } from "./sheet.js";
-import { extra } from "./marks.js";
+import { above, extra } from "./marks.js";
 
 const well = document.getElementById("well");
 
@@ -8,10 +8,10 @@ const well = document.getElementById("well");
  * The tool that is held; its name is empty when none is. One that works {@code anywhere} has every press, whatever is there and in any
  * stage.
  */
-export const tool = { name: "", press: null, anywhere: false };
+export const tool = { name: "", press: null, hover: null, anywhere: false };
 
 export function hold(next) {
-  Object.assign(tool, { release: null, cursor: "", anywhere: false }, next);
+  Object.assign(tool, { release: null, hover: null, cursor: "", anywhere: false }, next);
   well.dataset.tool = tool.cursor || "";
   changed("tool");
 }
@@ -21,6 +21,7 @@ export function release() {
   const { release: after } = tool;
   hold({ name: "", press: null });
   extra();
+  above();
   after?.();
   return true;
 }

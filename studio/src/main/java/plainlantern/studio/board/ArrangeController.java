@@ -4,6 +4,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -13,9 +14,15 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
+import plainlantern.arranging.Catches;
 import plainlantern.arranging.Seams;
 import plainlantern.arranging.Snaps;
+import plainlantern.editing.forms.Overlapping;
 import plainlantern.fitting.Vistas;
+import plainlantern.geometry.Nodes;
+import plainlantern.geometry.Point;
+import plainlantern.geometry.Regions;
+import plainlantern.outline.PathData;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
@@ -53,6 +60,31 @@ public class ArrangeController {
     @ResponseBody
     List<Seams.Seam> seams(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
         return Seams.of(sheet(member, id));
+    }
+
+    /** What catches a point that is drawn. */
+    @PostMapping("/catches")
+    @ResponseBody
+    Catches catches(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+        return Catches.of(sheet(member, id));
+    }
+
+    /** A form's points with their handles, on the sheet, contour by contour. */
+    @PostMapping("/points")
+    @ResponseBody
+    List<List<Nodes.Node>> points(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam String panel) {
+        return Nodes.of(sheet(member, id).holder(panel).pathOnSheet()).contours();
+    }
+
+    /** A region into which forms part each other: its form and a place inside, on the sheet. */
+    public record Region(String d, Point at, double area) {}
+
+    @PostMapping("/regions")
+    @ResponseBody
+    List<Region> regions(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam List<String> panels) {
+        Regions regions = Overlapping.of(sheet(member, id), panels, 1).regions();
+        return IntStream.range(0, regions.count())
+                .mapToObj(i -> new Region(PathData.of(regions.path(i)), regions.inside(i), regions.area(i))).toList();
     }
 
     /** What travels between sheets. */
