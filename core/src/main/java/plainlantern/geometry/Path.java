@@ -1,5 +1,6 @@
 package plainlantern.geometry;
 
+import java.awt.geom.PathIterator;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -213,6 +214,11 @@ public record Path(List<Segment> segments, FillRule rule) {
         return corners;
     }
 
+    /** Each contour as a path of its own. */
+    public List<Path> parts() {
+        return contours().stream().map(ring -> of(List.of(ring), rule)).toList();
+    }
+
     /** The contours in clusters, each a path of the same rule: what it is and what becomes of it depends on no other. */
     List<Path> clusters() {
         List<List<Curve>> contours = contours();
@@ -223,6 +229,28 @@ public record Path(List<Segment> segments, FillRule rule) {
     /** A box around a contour. */
     static Box around(List<Curve> contour) {
         return Box.union(contour.stream().map(Curve::around).toList());
+    }
+
+    /** What Java 2D draws, filled as that says; quadratic curves as the cubic ones that they are. */
+    public static Path of(PathIterator drawn) {
+        List<Segment> steps = new ArrayList<>();
+        double[] c = new double[6];
+        Point at = Point.ORIGIN;
+        for (; !drawn.isDone(); drawn.next()) {
+            switch (drawn.currentSegment(c)) {
+                case PathIterator.SEG_MOVETO -> steps.add(new Segment.Move(at = new Point(c[0], c[1])));
+                case PathIterator.SEG_LINETO -> steps.add(new Segment.Line(at = new Point(c[0], c[1])));
+                case PathIterator.SEG_QUADTO -> steps.add(raised(at, new Point(c[0], c[1]), at = new Point(c[2], c[3])));
+                case PathIterator.SEG_CUBICTO -> steps.add(new Segment.Cubic(new Point(c[0], c[1]), new Point(c[2], c[3]),
+                        at = new Point(c[4], c[5])));
+                default -> steps.add(new Segment.Close());
+            }
+        }
+        return new Path(steps, drawn.getWindingRule() == PathIterator.WIND_EVEN_ODD ? FillRule.EVEN_ODD : FillRule.NON_ZERO);
+    }
+
+    private static Segment.Cubic raised(Point from, Point control, Point to) {
+        return new Segment.Cubic(from.plus(control.minus(from).times(2.0 / 3)), to.plus(control.minus(to).times(2.0 / 3)), to);
     }
 
     /** One contour of curves, each beginning where the one before it ends, closed straight. */

@@ -2,13 +2,11 @@ package plainlantern.lettering;
 
 import java.awt.Font;
 import java.awt.FontFormatException;
-import java.awt.Shape;
 import java.awt.font.FontRenderContext;
 import java.awt.font.TextAttribute;
-import java.awt.geom.PathIterator;
+import java.awt.geom.AffineTransform;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
@@ -22,7 +20,6 @@ import org.apache.pdfbox.io.RandomAccessReadBuffer;
 import plainlantern.geometry.Algebra;
 import plainlantern.geometry.FillRule;
 import plainlantern.geometry.Path;
-import plainlantern.geometry.Point;
 
 /** A font file that was read, TrueType or OpenType: its measures in em, the forms of its letters, and what it lacks. */
 public final class Face {
@@ -107,33 +104,9 @@ public final class Face {
      * fonts made from variable ones do, are told as one: then it is the same by either fill rule.
      */
     List<Path.Segment> form(int glyph) {
-        return forms.computeIfAbsent(glyph, id -> Algebra.evenOdd(new Path(steps(kerned.createGlyphVector(EXACT, new int[] {id})
-                .getGlyphOutline(0)), FillRule.NON_ZERO)).segments());
-    }
-
-    private List<Path.Segment> steps(Shape outline) {
-        List<Path.Segment> steps = new ArrayList<>();
-        double[] c = new double[6];
-        Point at = Point.ORIGIN;
-        for (PathIterator each = outline.getPathIterator(null); !each.isDone(); each.next()) {
-            switch (each.currentSegment(c)) {
-                case PathIterator.SEG_MOVETO -> steps.add(new Path.Segment.Move(at = point(c, 0)));
-                case PathIterator.SEG_LINETO -> steps.add(new Path.Segment.Line(at = point(c, 0)));
-                case PathIterator.SEG_QUADTO -> steps.add(raised(at, point(c, 0), at = point(c, 2)));
-                case PathIterator.SEG_CUBICTO -> steps.add(new Path.Segment.Cubic(point(c, 0), point(c, 2), at = point(c, 4)));
-                default -> steps.add(new Path.Segment.Close());
-            }
-        }
-        return List.copyOf(steps);
-    }
-
-    private Point point(double[] c, int at) {
-        return new Point(c[at] / unit, c[at + 1] / unit);
-    }
-
-    /** A quadratic Bézier curve as the cubic that it is. */
-    private static Path.Segment.Cubic raised(Point from, Point control, Point to) {
-        return new Path.Segment.Cubic(from.plus(control.minus(from).times(2.0 / 3)), to.plus(control.minus(to).times(2.0 / 3)), to);
+        AffineTransform toEm = AffineTransform.getScaleInstance(1 / unit, 1 / unit);
+        return forms.computeIfAbsent(glyph, id -> Algebra.evenOdd(new Path(Path.of(kerned.createGlyphVector(EXACT, new int[] {id})
+                .getGlyphOutline(0).getPathIterator(toEm)).segments(), FillRule.NON_ZERO)).segments());
     }
 
     /** The signs of a text that the font does not have, each once; a box is drawn in their place. */

@@ -2,6 +2,9 @@ package plainlantern.rendering;
 
 import static plainlantern.outline.PathData.number;
 
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import plainlantern.geometry.Affine;
@@ -38,6 +41,9 @@ public final class SvgPainter {
     /**
      * A part of a scene.
      *
+     * Each element is a group with its name as the title; of slices that were joined the names stand one below the other, in the order of
+     * the contours.
+     *
      * @param scale       how many times as large it is
      * @param definitions stand before all else; an address that begins with # names one of them
      * @param live        whether words stay text, in fonts that {@code definitions} bring along
@@ -51,7 +57,18 @@ public final class SvgPainter {
                 || i.layers().stream().anyMatch(l -> l.look().blend() != Blend.NORMAL))) out.append(rules());
         out.append(definitions);
         scene.paper().ifPresent(paper -> out.append(item(paper, href)));
-        for (Scene.Item item : scene.joined().items()) out.append(item(item, href, "", false, live));
+        Map<String, Scene.Item> alone = new HashMap<>();
+        for (Scene.Item item : scene.items()) alone.put(item.element(), item);
+        List<String> names = scene.items().stream().map(Scene.Item::name).toList();
+        int at = 0;
+        for (Scene.Item item : scene.joined().items()) {
+            int pieces = alone.get(item.element()).clip().equals(item.clip()) ? 1 : (int) item.clip().segments().stream()
+                    .filter(Path.Segment.Move.class::isInstance).count();
+            out.append("<g class=\"panel\"").append(pieces > 1 ? " data-pieces=\"" + pieces + "\"" : "").append("><title>")
+                    .append(escaped(String.join("\n", names.subList(at, at + pieces)))).append("</title>")
+                    .append(item(item, href, "", false, live)).append("</g>");
+            at += pieces;
+        }
         return out.append("</svg>").toString();
     }
 
@@ -178,9 +195,13 @@ public final class SvgPainter {
             out.append("<text");
             numbers(out, "x", run.rightToLeft() ? run.x() + run.width() : run.x(), "y", run.y());
             out.append(run.rightToLeft() ? " direction=\"rtl\" unicode-bidi=\"bidi-override\">" : ">")
-                    .append(run.text().replace("&", "&amp;").replace("<", "&lt;")).append("</text>");
+                    .append(escaped(run.text())).append("</text>");
         }
         out.append("</g>");
+    }
+
+    private static String escaped(String text) {
+        return text.replace("&", "&amp;").replace("<", "&lt;");
     }
 
     static void numbers(StringBuilder out, Object... namesAndValues) {

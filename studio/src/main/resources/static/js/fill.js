@@ -6,6 +6,7 @@ import { svg, union } from "./geometry.js";
 import { toSheet, place } from "./view.js";
 import { say } from "./notes.js";
 import { bring, dropped } from "./bring.js";
+import { bringDrawing, isDrawing, pasteDrawing } from "./drawings.js";
 import { aspect, unlike, meant, onPicture, unmark } from "./shelf.js";
 import { copyContent, pasteContent } from "./copies.js";
 import { onBench } from "./bench-parts.js";
@@ -263,11 +264,16 @@ window.addEventListener("drop", async (event) => {
     look.off(false);
     put(carried);
   } else {
-    bring(await dropped(event.dataTransfer), ([first]) => first && put(first));
+    const all = await dropped(event.dataTransfer);
+    all.filter(isDrawing).forEach(bringDrawing);
+    bring(all.filter((one) => !isDrawing(one)), ([first]) => first && put(first));
   }
 });
 window.addEventListener("paste", (event) => {
-  const pasted = [...(event.clipboardData?.files || [])];
+  const all = [...(event.clipboardData?.files || [])];
+  const pasted = all.filter((one) => !isDrawing(one));
+  all.filter(isDrawing).forEach(bringDrawing);
+  if (!all.length && !event.target.matches?.("input, textarea")) pasteDrawing(event.clipboardData?.getData("text/plain") || "");
   if (!pasted.length) return;
   event.preventDefault();
   const into = sheet.stage === "fill" ? [...sheet.selected] : [];

@@ -15,6 +15,7 @@ import { knife } from "./cutting.js";
 import { pen, hand } from "./pen.js";
 import { points } from "./points.js";
 import { release } from "./tools.js";
+import { drawn as isDrawn } from "./drawings.js";
 import { close as closePattern } from "./pattern.js";
 
 const ARROWS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
@@ -45,7 +46,7 @@ let pointer = { x: 0, y: 0 };
 document.getElementById("well").addEventListener("pointermove", (event) => (pointer = place(event)));
 
 let pastedFiles = false;
-window.addEventListener("paste", (event) => (pastedFiles = Boolean(event.clipboardData?.files.length)), true);
+window.addEventListener("paste", (event) => (pastedFiles = Boolean(event.clipboardData?.files.length) || isDrawn(event.clipboardData?.getData("text/plain") || "")), true);
 window.addEventListener("keyup", (event) => event.key === "p" && (held.still = false));
 
 function remove() {

@@ -4,6 +4,6 @@ import plainlantern.editing.Edit;
 
 /** Where elements are and how they stand to each other: new ones, patterns, places, sizes, turns, depth, groups. */
 public sealed interface PlacingEdit extends Edit permits
-        AddPanel, AddRule, Align, Duplicate, GroupPanels, LayOut, MirrorPanels, MovePanels, Paste, Raise, Remove,
+        AddPanel, AddRule, Align, BringDrawing, Duplicate, GroupPanels, LayOut, MirrorPanels, MovePanels, Paste, Raise, Remove,
         Rename, RepeatAround, ResizePanels, Restack, RulesAlong, SameSize, SeatPanels, Space, SwapSeats, Traits, TurnPanels {
 }

@@ -11,6 +11,7 @@ import plainlantern.editing.dressing.DressingEdit;
 import plainlantern.editing.filling.FillingEdit;
 import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.editing.forms.FormEdit;
+import plainlantern.editing.placing.BringDrawing;
 import plainlantern.editing.placing.PlacingEdit;
 import plainlantern.editing.sheet.ReturnTo;
 import plainlantern.editing.sheet.SheetEdit;
@@ -27,8 +28,8 @@ public final class EditReader {
     public static final List<Class<? extends Edit>> FAMILIES = List.of(SheetEdit.class, PlacingEdit.class, FormEdit.class,
             FillingEdit.class,
             VistaEdit.class, DressingEdit.class, WordsEdit.class);
-    /** Only the program makes these: an import vouches for the pictures, and a version is one that was kept. */
-    private static final List<Class<? extends Edit>> OURS = List.of(ShelvePictures.class, ReturnTo.class);
+    /** Only the program makes these: imports vouch for the pictures, and a version is one that was kept. */
+    private static final List<Class<? extends Edit>> OURS = List.of(ShelvePictures.class, ReturnTo.class, BringDrawing.class);
     private static final JsonMapper MAPPER = SheetJson.MAPPER.rebuild()
             // Numbers that no one reads as numbers stay what was sent.
             .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS)
