@@ -15,7 +15,7 @@ public record Report(List<Kind> kinds) {
     private static final List<Check> KINDS = List.of(new NothingShown(), new BareAreas(), new SoftPictures(), new Stretched(),
             new FocalAtEdge(), new FocalCovered(), new BesideTheSheet(),
             new BleedTrap(), new StopsAtTrim(), new Safety(), new NearlyAligned(), new UnequalGaps(), new Slivers(), new HairOverlaps(),
-                    new ThinLines(), new RulesOffSeams(),
+                    new ThinLines(), new ThinLetters(), new RulesOffSeams(),
             new OutOfRegister(), new SameNeighbours(), new FaintWords(), new Overflow(), new MissingSigns(), new Unseen(), new Unused());
 
     /**

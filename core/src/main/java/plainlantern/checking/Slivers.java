@@ -16,7 +16,9 @@ final class Slivers implements Check {
     public List<Fault> find(Checked checked) {
         List<Fault> faults = new ArrayList<>();
         for (Holder panel : checked.holders()) {
-            double thin = Polygons.thickness(panel.ownPath());
+            // The strokes of letters are a matter of their own.
+            if (panel.outline().letters().isPresent()) continue;
+            double thin = Polygons.thickness(panel.ownPath(), checked.limits().sliver());
             if (thin < checked.limits().sliver())
                 faults.add(checked.fault(Weight.WARNING, panel, panel.name() + " is only " + checked.length(thin) + " thick."));
         }

@@ -93,8 +93,9 @@ public final class Algebra {
         return told(chords, chords.area(0));
     }
 
-    /** An area of chords as the curves that they were cut from. */
-    static Path told(Chords chords, Geometry area) {
+    /** An area of chords as the curves that they were cut from; the same area is always told in the same order. */
+    static Path told(Chords chords, Geometry found) {
+        Geometry area = found.norm();
         List<Path.Segment> steps = new ArrayList<>();
         for (int i = 0; i < area.getNumGeometries(); i++) {
             if (!(area.getGeometryN(i) instanceof Polygon polygon) || chords.thin(polygon.getExteriorRing())) continue;

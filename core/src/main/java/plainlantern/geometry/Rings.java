@@ -39,10 +39,15 @@ final class Rings {
         @SuppressWarnings("unchecked")
         Collection<Polygon> all = faces.getPolygons();
         List<Geometry> inside = new ArrayList<>();
-        for (Polygon face : all) {
+        for (Polygon face : ordered(all)) {
             if (rule.inside(winding(drawn, face.getInteriorPoint().getCoordinate()))) inside.add(face);
         }
         return inside.isEmpty() ? FACTORY.createPolygon() : OverlayNGRobust.union(inside);
+    }
+
+    /** Faces in an order that depends on nothing but where they are, each told from its lowest corner on: JTS keeps them in hash tables. */
+    static List<Polygon> ordered(Collection<Polygon> faces) {
+        return faces.stream().map(face -> (Polygon) face.norm()).sorted().toList();
     }
 
     static Box box(Geometry geometry) {

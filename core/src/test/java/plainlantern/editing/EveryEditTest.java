@@ -22,14 +22,18 @@ import plainlantern.Tried;
 import plainlantern.asking.BadInput;
 import plainlantern.asking.Unit;
 import plainlantern.editing.filling.ShelvePictures;
+import plainlantern.editing.placing.BringDrawing;
 import plainlantern.editing.reading.EditReader;
 import plainlantern.editing.sheet.ReturnTo;
 import plainlantern.fitting.PanelState;
+import plainlantern.geometry.Point;
+import plainlantern.outline.Rectangle;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Fit;
 import plainlantern.sheet.Flat;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Picture;
+import plainlantern.sheet.Seat;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
 
@@ -137,6 +141,7 @@ class EveryEditTest {
         SAMPLES.put("set-paper", "'paper':{'kind':'none'}");
         SAMPLES.put("set-up-sheet", "'width':'30 cm','ppi':'150','panels':'scale'");
         SAMPLES.put("shelve", "'pictures':[]");
+        SAMPLES.put("bring-drawing", "'elements':[],'pictures':[],'says':''");
         SAMPLES.put("space", "'panels':['p1','p2','p3'],'how':'pack','gap':'2 mm'");
         SAMPLES.put("swap", "'one':'p1','other':'p2'");
         SAMPLES.put("swap-seats", "'one':'p1','other':'p2'");
@@ -155,6 +160,8 @@ class EveryEditTest {
     private static Edit edit(String kind, Sheet sheet) {
         return switch (kind) {
             case "shelve" -> new ShelvePictures(List.of(new Picture("f".repeat(64), "Frost", 900, 600)));
+            case "bring-drawing" -> new BringDrawing(List.of(Panel.empty("p1", "Brought", Rectangle.SHARP,
+                    Seat.upright(new Point(40, 30), 20, 10))), List.of(), "Brought 1 panel.");
             case "return-to" -> new ReturnTo("Before the cut", Sheet.empty("Kept", Unit.MM, 90, 60, 200));
             default -> EditReader.read(json(kind), sheet);
         };
@@ -164,7 +171,7 @@ class EveryEditTest {
     void everyKindHasASample() {
         Set<String> kinds = new TreeSet<>(EditReader.kinds().map(c -> c.getAnnotation(JsonTypeName.class).value()).toList());
         assertThat(kinds).isEqualTo(new TreeSet<>(SAMPLES.keySet()));
-        for (String ours : List.of("shelve", "return-to")) {
+        for (String ours : List.of("shelve", "return-to", "bring-drawing")) {
             assertThatThrownBy(() -> EditReader.read(json(ours), Sheet.empty("s", Unit.MM, 9, 9, 300))).isInstanceOf(BadInput.class);
         }
     }

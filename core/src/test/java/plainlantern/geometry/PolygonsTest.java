@@ -34,11 +34,14 @@ class PolygonsTest {
     /** A circle is as thick as its diameter, a turned rectangle as its shorter side, an equilateral triangle as its height. */
     @Test
     void thickness() {
-        assertThat(Polygons.thickness(new Ellipse().path(9, 9))).isCloseTo(9, within(0.01));
+        assertThat(Polygons.thickness(new Ellipse().path(9, 9), 20)).isCloseTo(9, within(0.1));
         Path bar = Path.box(new Box(0, 0, 40, 3)).mapped(Affine.turn(33));
-        assertThat(Polygons.thickness(bar)).isCloseTo(3, within(1e-9));
+        assertThat(Polygons.thickness(bar, 20)).isCloseTo(3, within(1e-9));
         Path triangle = Path.polygon(List.of(new Point(0, 0), new Point(10, 0), new Point(5, 5 * Math.sqrt(3))));
-        assertThat(Polygons.thickness(triangle)).isCloseTo(5 * Math.sqrt(3), within(1e-9));
+        assertThat(Polygons.thickness(triangle, 20)).isCloseTo(5 * Math.sqrt(3), within(1e-9));
+        assertThat(Polygons.thickness(new Ring(0.9).path(10, 10), 2)).isCloseTo(0.5, within(0.02));
+        assertThat(Polygons.narrow(Path.polygon(List.of(new Point(0, 0), new Point(20, 0), new Point(20, 10), new Point(10, 10), new Point(10, 0.3),
+                new Point(0, 0.3))), 0.5)).isCloseTo(3, within(0.2));
     }
 
     /** Grown by d a convex polygon gains perimeter·d, and at its corners πd² where they are round, 4d² at right angles kept sharp. */

@@ -43,8 +43,8 @@ public record SetLetters(List<String> panels, @JsonIgnore Map<String, Face> brou
      */
     public record Measure(@Typed.Length double size, @Typed.Share double stretch) {
         public Measure {
-            BadInput.unless(size >= 0.1 && size <= Seat.LARGEST, "size", "Letters are between 0.1 mm and 10 m high.");
-            BadInput.unless(stretch >= 0.01 && stretch <= 100, "stretch", "Letters are stretched to 1 to 10,000 %.");
+            BadInput.unless(size > 0 && size <= 100 * Seat.LARGEST, "size", "Type a size above zero, such as 80 mm.");
+            BadInput.unless(stretch > 0 && stretch <= 1e6, "stretch", "Type a share above zero, such as 100 %.");
         }
 
         /** That of letters in a panel. */
