@@ -1,6 +1,7 @@
 package plainlantern.studio.demo;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -18,6 +19,8 @@ import plainlantern.editing.filling.MovePicture;
 import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.editing.filling.ZoomPicture;
 import plainlantern.editing.forms.Cut;
+import plainlantern.editing.forms.MakeRegions;
+import plainlantern.editing.forms.Overlapping;
 import plainlantern.editing.placing.AddPanel;
 import plainlantern.editing.placing.LayOut;
 import plainlantern.editing.placing.MovePanels;
@@ -30,6 +33,8 @@ import plainlantern.editing.vistas.Loosen;
 import plainlantern.editing.vistas.MakeVista;
 import plainlantern.fitting.Dealing;
 import plainlantern.geometry.Box;
+import plainlantern.geometry.Point;
+import plainlantern.geometry.Regions;
 import plainlantern.outline.Ellipse;
 import plainlantern.outline.Outline;
 import plainlantern.outline.Rectangle;
@@ -64,8 +69,8 @@ final class DemoSheets {
     private static final List<String> EVERYTHING = Stream.of(MORNINGS, CARD, EXTRA).flatMap(List::stream).toList();
     private static final Margins NARROW = new Margins(12, 12, 12, 12);
 
-    static final List<Plan> ALL = List.of(leaflet(), badges(), joiner(), poster(), puzzle(), honeycomb(), postcard(),
-            triptych(), mornings());
+    static final List<Plan> ALL = List.of(leaflet(), badges(), joiner(), quarters(), poster(), puzzle(), honeycomb(),
+            postcard(), highWater(), triptych(), mornings());
 
     private DemoSheets() {}
 
@@ -200,6 +205,56 @@ final class DemoSheets {
         return new Plan(Sheet.empty("Open day poster", Unit.MM, 297, 420, 300), steps);
     }
 
+    /** A collage seen through letters, and one picture in others. */
+    private static Plan highWater() {
+        List<Step> steps = new ArrayList<>(List.of(shelve(EVERYTHING)));
+        steps.add((sheet, shelf) -> new SetPaper(new Paper.Plain(Colour.of("#F4EBDD"))));
+        steps.add(said("{'kind':'add-letters','spelling':{'text':'HIGH\\nWATER','face':{'family':'Hanken Grotesk','weight':900},'side':'left',"
+                + "'leading':'82 %','tracking':'-10'}}"));
+        steps.add(said("{'kind':'seat-panels','panels':['p1'],'left':18,'top':26}"));
+        steps.add(said("{'kind':'lay-out','where':'inside','panels':['p1'],'pattern':{'kind':'even-grid','rows':6,'columns':9,'gapAcross':1.2,"
+                + "'gapDown':1.2,'columnWeights':'','rowWeights':'','merged':[]}}"));
+        steps.add((sheet, shelf) -> new Deal(Deal.To.ALL, List.of(), List.of(), false, Dealing.Use.EVENLY));
+        steps.add(said("{'kind':'add-letters','spelling':{'text':'TIDE MILL','face':{'family':'Oswald','weight':700},'side':'left',"
+                + "'leading':1,'tracking':'30'}}"));
+        steps.add(saidOfLast("{'kind':'seat-panels','panels':['LAST'],'left':18,'top':256}"));
+        steps.add((sheet, shelf) -> new FillPanels(List.of(last(sheet)), shelf.get("Long evening").id()));
+        steps.add(said("{'kind':'add-caption','text':'A day on the wall of Kelder Bay, in fifty pictures.\\nDoors open an hour before the flood.'}"));
+        steps.add(saidOfLast("{'kind':'set-words','panels':['LAST'],'layer':1,'typeface':'Zilla Slab',"
+                + "'weight':300,'size':'19 pt','leading':'140 %','colour':'#3B4A52'}"));
+        steps.add(saidOfLast("{'kind':'seat-panels','panels':['LAST'],'left':14,'top':356,'width':200}"));
+        return new Plan(Sheet.empty("High water poster", Unit.MM, 297, 420, 300), steps);
+    }
+
+    /** Four rectangles and four circles across their shared sides, made into four pieces that interlock. */
+    private static Plan quarters() {
+        List<String> names = List.of("Dawn over the bay", "Tide mill at noon", "Moon tide", "Long evening");
+        List<Step> steps = new ArrayList<>(List.of(shelve(names), lay(new EvenGrid(2, 2, 0, 0), NARROW)));
+        double[][] circles = {{148.5, 58}, {148.5, 152}, {80, 105}, {217, 105}};
+        for (double[] at : circles) steps.add((sheet, shelf) -> AddPanel.into(new Ellipse(), Box.around(new Point(at[0], at[1]), 36, 36)));
+        steps.add((sheet, shelf) -> new MakeRegions(ids(sheet), quarters(Overlapping.of(sheet, ids(sheet), 2).regions())));
+        fill(steps, names, 4);
+        steps.add((sheet, shelf) -> EditReader.read(("{'kind':'set-finish','panels':['" + String.join("','", ids(sheet))
+                + "'],'width':'1.6 mm','colour':'#FAF8F4','side':'centred'}").replace('\'', '"'), sheet));
+        return new Plan(Sheet.empty("Four quarters of the day", Unit.MM, 297, 210, 300), steps);
+    }
+
+    /** What is left of each rectangle, with one whole circle: the upper one goes to the left, the right one to the top, and so on around. */
+    private static List<List<Integer>> quarters(Regions regions) {
+        int[] of = {0, 3, 2, 1};
+        List<List<Integer>> groups = List.of(new ArrayList<>(), new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
+        for (int region = 0; region < regions.count(); region++) {
+            BitSet owners = regions.owners(region);
+            int circle = owners.nextSetBit(4);
+            groups.get(circle < 0 ? owners.nextSetBit(0) : of[circle - 4]).add(region);
+        }
+        return groups;
+    }
+
+    private static String last(Sheet sheet) {
+        return sheet.elements().get(sheet.elements().size() - 1).id();
+    }
+
     /** Sixty looks at one picture, each a little off, as if photographed one by one. */
     private static Plan joiner() {
         List<Step> steps = new ArrayList<>(List.of(shelve(List.of("Tide mill at noon")), lay(new EvenGrid(6, 10, 0, 0), NARROW)));
@@ -208,6 +263,11 @@ final class DemoSheets {
                 Typed.FRONTMOST));
         steps.add((sheet, shelf) -> new Loosen(ids(sheet), 1.8, 0.14, 3.5, 6, false));
         return new Plan(Sheet.empty("Sixty looks at the mill", Unit.MM, 210, 148, 300), steps);
+    }
+
+    /** As {@link #said}, of the element in front: {@code LAST} stands for its id. */
+    private static Step saidOfLast(String json) {
+        return (sheet, shelf) -> EditReader.read(json.replace("LAST", last(sheet)).replace('\'', '"'), sheet);
     }
 
     /** An edit as the page sends it, with single quotes. */
