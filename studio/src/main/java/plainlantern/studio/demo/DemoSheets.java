@@ -207,22 +207,25 @@ final class DemoSheets {
 
     /** A collage seen through letters, and one picture in others. */
     private static Plan highWater() {
-        List<Step> steps = new ArrayList<>(List.of(shelve(EVERYTHING)));
+        List<Step> steps = new ArrayList<>(List.of(shelve(Stream.concat(MORNINGS.stream(), CARD.stream()).toList())));
         steps.add((sheet, shelf) -> new SetPaper(new Paper.Plain(Colour.of("#F4EBDD"))));
-        steps.add(said("{'kind':'add-letters','spelling':{'text':'HIGH\\nWATER','face':{'family':'Hanken Grotesk','weight':900},'side':'left',"
+        steps.add(said("{'kind':'add-letters','spelling':{'text':'HIGH\\nWATER\\nDAYS','face':{'family':'Hanken Grotesk','weight':900},'side':'left',"
                 + "'leading':'82 %','tracking':'-10'}}"));
-        steps.add(said("{'kind':'seat-panels','panels':['p1'],'left':18,'top':26}"));
-        steps.add(said("{'kind':'lay-out','where':'inside','panels':['p1'],'pattern':{'kind':'even-grid','rows':6,'columns':9,'gapAcross':1.2,"
+        steps.add(said("{'kind':'seat-panels','panels':['p1'],'left':15,'top':24}"));
+        steps.add(said("{'kind':'lay-out','where':'inside','panels':['p1'],'pattern':{'kind':'even-grid','rows':9,'columns':9,'gapAcross':1.2,"
                 + "'gapDown':1.2,'columnWeights':'','rowWeights':'','merged':[]}}"));
         steps.add((sheet, shelf) -> new Deal(Deal.To.ALL, List.of(), List.of(), false, Dealing.Use.EVENLY));
         steps.add(said("{'kind':'add-letters','spelling':{'text':'TIDE MILL','face':{'family':'Oswald','weight':700},'side':'left',"
                 + "'leading':1,'tracking':'30'}}"));
-        steps.add(saidOfLast("{'kind':'seat-panels','panels':['LAST'],'left':18,'top':256}"));
+        steps.add(saidOfLast("{'kind':'seat-panels','panels':['LAST'],'left':15,'top':272}"));
         steps.add((sheet, shelf) -> new FillPanels(List.of(last(sheet)), shelf.get("Long evening").id()));
-        steps.add(said("{'kind':'add-caption','text':'A day on the wall of Kelder Bay, in fifty pictures.\\nDoors open an hour before the flood.'}"));
+        steps.add(said("{'kind':'add-caption','text':'A day on the wall of Kelder Bay, in seventy pictures.\\nDoors open an hour before the flood.'}"));
         steps.add(saidOfLast("{'kind':'set-words','panels':['LAST'],'layer':1,'typeface':'Zilla Slab',"
                 + "'weight':300,'size':'19 pt','leading':'140 %','colour':'#3B4A52'}"));
-        steps.add(saidOfLast("{'kind':'seat-panels','panels':['LAST'],'left':14,'top':356,'width':200}"));
+        steps.add(saidOfLast("{'kind':'set-plate','panels':['LAST'],'opacity':'0 %'}"));
+        steps.add(saidOfLast("{'kind':'box-words','panels':['LAST'],'layer':1,'padding':0}"));
+        steps.add(saidOfLast("{'kind':'seat-panels','panels':['LAST'],'left':16,'top':352,'width':230}"));
+        steps.add(saidOfLast("{'kind':'fit-caption','panels':['LAST']}"));
         return new Plan(Sheet.empty("High water poster", Unit.MM, 297, 420, 300), steps);
     }
 
