@@ -149,7 +149,8 @@ public final class Sheets {
 
     /** A form of any kind. */
     public static Outline outline(Chance chance) {
-        return chance.of(LETTERS, Rectangle.SHARP, new Rectangle(2, 0, 3, 1), new Ellipse(), new Star(5, 0.4, 1), new Ring(0.5), new Heart(),
+        return chance.of(LETTERS, Rectangle.SHARP, new Rectangle(2, 0, 3, 1), new Ellipse(), new Star(5, 0.4, 1), new Ring(0.5),
+                new Heart(),
                 new RegularPolygon(7, 1, true), new Slanted(0.2, -0.1));
     }
 

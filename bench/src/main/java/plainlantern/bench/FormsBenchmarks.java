@@ -73,8 +73,10 @@ public class FormsBenchmarks {
             forms.add(outline.path(20 + random.nextDouble() * 40, 20 + random.nextDouble() * 40)
                     .mapped(Affine.move(20 + random.nextDouble() * 220, 20 + random.nextDouble() * 150)));
         }
-        StringBuilder paths = new StringBuilder("<svg xmlns='http://www.w3.org/2000/svg' width='420mm' height='297mm' viewBox='0 0 420 297'>");
-        for (int i = 0; i < 1000; i++) paths.append("<path id='p").append(i).append("' transform='translate(").append(i % 40 * 10).append(' ')
+        StringBuilder paths = new StringBuilder("<svg xmlns='http://www.w3.org/2000/svg' width='420mm' height='297mm' viewBox='0 "
+                + "0 420 297'>");
+        for (int i = 0; i < 1000; i++) paths.append("<path id='p").append(i).append("' transform='translate(").append(i % 40 * 10)
+                .append(' ')
                 .append(i / 40 * 11).append(")' d='M1 1c3 0 6 2 7 5s-2 4-4 3-4-5-3-8z'/>");
         svg = paths.append("</svg>").toString();
     }

@@ -26,7 +26,8 @@ final class ThinLetters implements Check {
             Letters letters = panel.outline().letters().get();
             boolean large = Measure.of(letters, panel.seat()).size() * THINNEST >= least;
             if (!large && Polygons.narrow(panel.ownPath(), least) > 0) faults.add(checked.fault(Weight.WARNING, panel, panel.name()
-                    + ": strokes of these letters are thinner than " + checked.length(least) + ". Make them larger, or choose a bolder weight."));
+                    + ": strokes of these letters are thinner than " + checked.length(least)
+                            + ". Make them larger, or choose a bolder weight."));
         }
         return faults;
     }

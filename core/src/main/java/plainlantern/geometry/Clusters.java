@@ -8,7 +8,10 @@ import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 
-/** What lies together: things whose boxes meet, directly or through others. Things of different clusters have nothing to do with each other. */
+/**
+ * What lies together: things whose boxes meet, directly or through others. Things of different clusters have nothing to do with each
+ * other.
+ */
 final class Clusters {
     private Clusters() {}
 

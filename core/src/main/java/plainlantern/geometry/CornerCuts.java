@@ -153,7 +153,8 @@ public final class CornerCuts {
             Point next = spoke.turned(Math.toDegrees(each));
             Point a = spoke.plus(new Point(-spoke.y(), spoke.x()).times(reach));
             Point b = next.minus(new Point(-next.y(), next.x()).times(reach));
-            curves.add(Curve.cubic(i == 0 ? from : middle.plus(spoke), middle.plus(a), middle.plus(b), i + 1 == parts ? to : middle.plus(next)));
+            curves.add(Curve.cubic(i == 0 ? from : middle.plus(spoke), middle.plus(a), middle.plus(b), i + 1 == parts ? to
+                    : middle.plus(next)));
             spoke = next;
         }
         return new Off(t, s, curves);

@@ -62,7 +62,8 @@ public record Curve(Point from, Point control1, Point control2, Point to, boolea
 
     /** The second derivative. */
     Point bend(double t) {
-        return from.minus(control1.times(2)).plus(control2).times(6 * (1 - t)).plus(control1.minus(control2.times(2)).plus(to).times(6 * t));
+        return from.minus(control1.times(2)).plus(control2).times(6 * (1 - t)).plus(control1.minus(control2.times(2)).plus(to)
+                .times(6 * t));
     }
 
     /** The part from parameter {@code t0} to {@code t1} (blossoming); backwards where {@code t1} is the smaller. */

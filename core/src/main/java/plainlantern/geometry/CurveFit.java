@@ -3,7 +3,10 @@ package plainlantern.geometry;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Curves through points that follow one: Schneider's algorithm (An Algorithm for Automatically Fitting Digitized Curves, Graphics Gems 1990). */
+/**
+ * Curves through points that follow one: Schneider's algorithm (An Algorithm for Automatically Fitting Digitized Curves, Graphics Gems
+ * 1990).
+ */
 public final class CurveFit {
     private static final int TURNS = 8;
     private static final double CORNER = Math.cos(Math.toRadians(20));
@@ -20,7 +23,8 @@ public final class CurveFit {
         int last = points.size() - 1;
         if (last < 1) return List.of();
         List<Curve> curves = new ArrayList<>();
-        fit(points, 0, last, unit(points.get(1).minus(points.get(0))), unit(points.get(last - 1).minus(points.get(last))), tolerance, curves);
+        fit(points, 0, last, unit(points.get(1).minus(points.get(0))), unit(points.get(last - 1).minus(points.get(last))), tolerance,
+                curves);
         return curves;
     }
 

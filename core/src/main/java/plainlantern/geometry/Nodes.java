@@ -173,7 +173,8 @@ public record Nodes(List<List<Node>> contours, FillRule rule) {
 
     private static double nearest(Curve side, Point to) {
         int near = IntStream.rangeClosed(0, SAMPLES).boxed()
-                .min((a, b) -> Double.compare(side.at((double) a / SAMPLES).distance(to), side.at((double) b / SAMPLES).distance(to))).orElseThrow();
+                .min((a, b) -> Double.compare(side.at((double) a / SAMPLES).distance(to), side.at((double) b / SAMPLES).distance(to)))
+                        .orElseThrow();
         double low = Math.max(0, (near - 1.0) / SAMPLES);
         double high = Math.min(1, (near + 1.0) / SAMPLES);
         for (int i = 0; i < STEPS; i++) {

@@ -55,7 +55,8 @@ public final class Regions {
         @SuppressWarnings("unchecked")
         Collection<Polygon> all = polygonizer.getPolygons();
         // Those too small to be regions come last.
-        for (Polygon area : Rings.ordered(all).stream().sorted(Comparator.<Polygon, Boolean>comparing(this::small).thenComparing(Regions::reading)).toList()) {
+        for (Polygon area : Rings.ordered(all).stream().sorted(Comparator.<Polygon, Boolean>comparing(this::small)
+                .thenComparing(Regions::reading)).toList()) {
             BitSet owners = new BitSet();
             Geometry place = area.getInteriorPoint();
             for (int i = 0; i < areas.size(); i++) if (areas.get(i).contains(place)) owners.set(i);

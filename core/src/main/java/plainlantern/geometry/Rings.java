@@ -61,7 +61,8 @@ final class Rings {
      */
     static boolean plain(List<List<Point>> rings) {
         List<Polygon> drawn = rings.stream().filter(ring -> ring.size() > 2).map(Rings::polygon).toList();
-        if (!FACTORY.createMultiLineString(drawn.stream().map(Polygon::getExteriorRing).toArray(LineString[]::new)).isSimple()) return false;
+        if (!FACTORY.createMultiLineString(drawn.stream().map(Polygon::getExteriorRing).toArray(LineString[]::new))
+                .isSimple()) return false;
         return drawn.stream().allMatch(ring -> Math.abs(winding(drawn, ring.getInteriorPoint().getCoordinate())) <= 1);
     }
 

@@ -117,7 +117,8 @@ public final class Brought {
             return Optional.empty();
         }
         Seat seat = !square ? Seat.upright(box.centre(), box.width(), box.height())
-                : new Seat(unit.apply(Point.ORIGIN), u.length(), v.length(), Affine.normalTurn(Math.toDegrees(Math.atan2(u.y(), u.x()))), false);
+                : new Seat(unit.apply(Point.ORIGIN), u.length(), v.length(), Affine.normalTurn(Math.toDegrees(Math.atan2(u.y(), u.x()))),
+                        false);
         Finish finish = form.rim().map(rim -> Finish.NONE.rimmed(Optional.of(scaled(rim)))).orElse(Finish.NONE);
         List<Content> layers = new ArrayList<>();
         for (Shown shown : form.pictures()) layer(shown, seat).ifPresent(layers::add);

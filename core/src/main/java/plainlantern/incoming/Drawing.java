@@ -78,6 +78,7 @@ public record Drawing(Box page, List<Thing> things, Map<String, byte[]> images, 
 
     /** What could not be taken, in words: "2 filters, 1 mask"; empty where all was. */
     public String told() {
-        return missed.entrySet().stream().map(e -> e.getValue() + " " + e.getKey() + (e.getValue() == 1 ? "" : "s")).collect(Collectors.joining(", "));
+        return missed.entrySet().stream().map(e -> e.getValue() + " " + e.getKey() + (e.getValue() == 1 ? ""
+                : "s")).collect(Collectors.joining(", "));
     }
 }

@@ -17,7 +17,8 @@ final class SvgGuard {
     private static final int MOST_ELEMENTS = 50_000;
     private static final int MOST_POINTS = 100_000;
     private static final int LONGEST_ENTITY = 500;
-    private static final Pattern ENTITY = Pattern.compile("<!ENTITY\\s+(%?)\\s*\\S+\\s+(SYSTEM|PUBLIC|\"[^\"]*\"|'[^']*')", Pattern.CASE_INSENSITIVE);
+    private static final Pattern ENTITY = Pattern.compile("<!ENTITY\\s+(%?)\\s*\\S+\\s+(SYSTEM|PUBLIC|\"[^\"]*\"|'[^']*')",
+            Pattern.CASE_INSENSITIVE);
 
     private SvgGuard() {}
 
@@ -74,7 +75,8 @@ final class SvgGuard {
         Matcher entity = ENTITY.matcher(svg);
         while (entity.find()) {
             String value = entity.group(2);
-            boolean plain = entity.group(1).isEmpty() && value.length() <= LONGEST_ENTITY && value.indexOf('&') < 0 && value.indexOf('%') < 0
+            boolean plain = entity.group(1).isEmpty() && value.length() <= LONGEST_ENTITY && value.indexOf('&') < 0
+                    && value.indexOf('%') < 0
                     && (value.startsWith("\"") || value.startsWith("'"));
             BadInput.unless(plain, "svg", "This file declares entities that stand for others or lie elsewhere. They are not taken.");
         }

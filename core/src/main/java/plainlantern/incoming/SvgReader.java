@@ -60,7 +60,8 @@ import plainlantern.sheet.Rim;
 import plainlantern.sheet.Seat;
 
 /**
- * Reads SVG: Batik resolves styles, uses, symbols, units, view boxes and transforms to a tree of shapes; from each shape that is there comes
+ * Reads SVG: Batik resolves styles, uses, symbols, units, view boxes and transforms to a tree of shapes; from each shape that is there
+ * comes
  * a form. Where a group is clipped, its clip is the form and the images in it are the form's pictures.
  */
 public final class SvgReader {
@@ -158,7 +159,8 @@ public final class SvgReader {
     private boolean holdsImage(GraphicsNode node) {
         Element element = context.getElement(node);
         if (element != null && element.hasAttribute(SvgTrim.MARK)) return true;
-        return node instanceof CompositeGraphicsNode group && group.getChildren().stream().anyMatch(child -> holdsImage((GraphicsNode) child));
+        return node instanceof CompositeGraphicsNode group && group.getChildren().stream().anyMatch(child ->
+                holdsImage((GraphicsNode) child));
     }
 
     /** A clip with what is seen through it: one form, or several where our own delivery joined them. */
@@ -233,7 +235,8 @@ public final class SvgReader {
         ShapeKind kind = clip.isPresent() ? ShapeKind.PATH : node.getShape() instanceof Ellipse2D ? ShapeKind.ELLIPSE
                 : node.getShape() instanceof Rectangle2D ? ShapeKind.RECTANGLE : ShapeKind.PATH;
         Rectangle2D box = node.getShape().getBounds2D();
-        Affine unit = affine(map).after(Affine.move(box.getCenterX(), box.getCenterY())).after(Affine.scale(box.getWidth(), box.getHeight()));
+        Affine unit = affine(map).after(Affine.move(box.getCenterX(), box.getCenterY())).after(Affine.scale(box.getWidth(),
+                box.getHeight()));
         add(element, seen.get(), new Shape(seen.get(), kind, unit), shown(node, map, element).map(List::of).orElse(List.of()));
     }
 
@@ -288,7 +291,8 @@ public final class SvgReader {
         boolean clipped = node.getClip() != null;
         boolean outside = clipped && node.getClip().getClipPath().getBounds2D().getWidth() > 90_000;
         Rim drawn = line.get();
-        Rim rim = new Rim(clipped ? drawn.width() / 2 : drawn.width(), drawn.colour(), clipped ? outside ? Rim.Side.OUTSIDE : Rim.Side.INSIDE
+        Rim rim = new Rim(clipped ? drawn.width() / 2 : drawn.width(), drawn.colour(), clipped ? outside ? Rim.Side.OUTSIDE
+                : Rim.Side.INSIDE
                 : Rim.Side.CENTRED, drawn.dash(), drawn.join());
         Path edge = new Path(Path.of(node.getShape().getPathIterator(map)).segments());
         things.set(last, new Thing(things.get(last).name(), things.get(last).group(), form.rimmed(rim, edge)));
@@ -333,7 +337,8 @@ public final class SvgReader {
             for (int i = 0; i < one.getAttributes().getLength(); i++) {
                 Node label = one.getAttributes().item(i);
                 String name = label.getLocalName() == null ? label.getNodeName() : label.getLocalName();
-                if ((name.equals("label") || name.equals("aria-label")) && !label.getNodeValue().isBlank()) return label.getNodeValue().strip();
+                if ((name.equals("label") || name.equals("aria-label")) && !label.getNodeValue().isBlank()) return label.getNodeValue()
+                        .strip();
             }
             if (!one.getAttribute("id").isBlank()) return one.getAttribute("id").strip();
             if (!(at.getParentNode() instanceof Element parent) || !parent.getLocalName().equals("g") || several(parent)) break;

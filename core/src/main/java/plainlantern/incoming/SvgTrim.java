@@ -26,7 +26,8 @@ final class SvgTrim {
     private static final String XLINK = "http://www.w3.org/1999/xlink";
     /** What goes, and what it is called where it is told of. */
     private static final Map<String, String> GONE = Map.of("script", "script", "text", "text", "foreignObject", "foreign part", "animate",
-            "animation", "animateTransform", "animation", "animateMotion", "animation", "set", "animation", "video", "video", "audio", "sound",
+            "animation", "animateTransform", "animation", "animateMotion", "animation", "set", "animation", "video", "video", "audio",
+                    "sound",
             "handler", "script");
     private static final int MOST_IMAGE = 80 << 20;
 
@@ -80,7 +81,8 @@ final class SvgTrim {
         String style = element.getAttribute("style");
         if (style.contains("filter") || style.contains("mask") || style.contains("url(") && !style.contains("url(#")) {
             for (String effect : new String[] {"filter", "mask"}) if (style.matches("(?s).*\\b" + effect + "\\s*:\\s*url.*")) miss(effect);
-            element.setAttribute("style", style.replaceAll("\\b(filter|mask)\\s*:[^;]*", "").replaceAll("url\\((?!['\"]?#)[^)]*\\)", "none"));
+            element.setAttribute("style", style.replaceAll("\\b(filter|mask)\\s*:[^;]*", "").replaceAll("url\\((?!['\"]?#)[^)]*\\)",
+                    "none"));
         }
         String href = href(element);
         if (!href.isEmpty() && !href.startsWith("#") && element.getLocalName().equals("use")) {
@@ -116,7 +118,8 @@ final class SvgTrim {
         }
         images.put(name, file);
         Element box = document.createElementNS(SVG, "rect");
-        for (String kept : new String[] {"x", "y", "width", "height", "id", "class", "style", "transform", "clip-path", "display", "visibility"})
+        for (String kept : new String[] {"x", "y", "width", "height", "id", "class", "style", "transform", "clip-path", "display",
+                "visibility"})
             if (image.hasAttribute(kept)) box.setAttribute(kept, image.getAttribute(kept));
         if (!image.hasAttribute("width")) box.setAttribute("width", String.valueOf(size[0]));
         if (!image.hasAttribute("height")) box.setAttribute("height", String.valueOf(size[1]));

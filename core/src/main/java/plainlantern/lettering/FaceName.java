@@ -46,6 +46,7 @@ public record FaceName(String family, @Typed.WholeOrZero int weight, String own)
      */
     public Face face(Optional<Face> brought) {
         return shipped().map(typeface -> typeface.face(weight)).or(() -> own.isEmpty() ? Optional.empty() : brought)
-                .orElseThrow(() -> new BadInput("family", "“" + family + "” is not among your typefaces. Bring its file, or choose another."));
+                .orElseThrow(() -> new BadInput("family", "“" + family
+                        + "” is not among your typefaces. Bring its file, or choose another."));
     }
 }

@@ -69,7 +69,8 @@ public record FontFile(String family, String style, int weight, Embedding within
             String family = plain(names.getFontFamily(), "Typeface");
             OS2WindowsMetricsTable measures = font.getOS2Windows();
             FontFile read = new FontFile(family, plain(names.getFontSubFamily(), "Regular"), measures == null ? 400
-                    : Math.max(1, Math.min(1000, measures.getWeightClass())), Embedding.of(measures == null ? 0 : measures.getFsType(), family));
+                    : Math.max(1, Math.min(1000, measures.getWeightClass())), Embedding.of(measures == null ? 0 : measures.getFsType(),
+                            family));
             Face face = Face.read(file);
             Setting.Block block = new Setting(face, 1, Setting.Side.LEFT, 1, 0).block("Tide", OptionalDouble.empty());
             BadInput.unless(Double.isFinite(block.width()) && block.width() > 0 && face.ascent() + face.descent() > 0, "file", DAMAGED);

@@ -46,7 +46,9 @@ public enum Typeface {
         return weights.stream().min(Comparator.comparingInt(w -> Math.abs(w - weight))).orElseThrow();
     }
 
-    /** The face of one of its {@link #weights}: read once and kept, for a font is small, and reading one takes longer than setting a page. */
+    /**
+     * The face of one of its {@link #weights}: read once and kept, for a font is small, and reading one takes longer than setting a page.
+     */
     public Face face(int weight) {
         return faces.computeIfAbsent(nearest(weight), this::read);
     }

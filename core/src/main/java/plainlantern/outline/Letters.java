@@ -33,7 +33,8 @@ public record Letters(Spelling spelling, @JsonIgnore Path path, @JsonIgnore Box 
     /** @throws BadInput where the typeface lacks a letter, or nothing is to be seen */
     public static Letters of(Spelling spelling, Face face) {
         String missing = face.missing(spelling.text());
-        BadInput.unless(missing.isEmpty(), "text", "“" + spelling.face().family() + "” has no " + missing + ". Choose another typeface.");
+        BadInput.unless(missing.isEmpty(), "text", "“" + spelling.face().family() + "” has no " + missing
+                + ". Choose another typeface.");
         Setting setting = spelling.setting(face);
         return of(spelling, setting.outlines(lines(spelling, setting)));
     }

@@ -163,7 +163,8 @@ public final class PathData {
         }
 
         private static boolean digit(char c, char before, boolean inside) {
-            return c >= '0' && c <= '9' || c == '.' || c == 'e' || c == 'E' || (c == '-' || c == '+') && (!inside || before == 'e' || before == 'E');
+            return c >= '0' && c <= '9' || c == '.' || c == 'e' || c == 'E' || (c == '-' || c == '+') && (!inside || before == 'e'
+                    || before == 'E');
         }
     }
 

@@ -187,7 +187,8 @@ public final class SvgPainter {
     private static void words(PaintedLetters layer, StringBuilder out) {
         LetterStyle style = layer.words().style();
         out.append("<g data-layer=\"").append(layer.at()).append("\" transform=\"").append(matrix(layer.words().map()))
-                .append("\" font-family=\"").append(style.typeface().label()).append("\" font-weight=\"").append(style.weight()).append('"');
+                .append("\" font-family=\"").append(style.typeface().label()).append("\" font-weight=\"").append(style.weight())
+                        .append('"');
         numbers(out, "font-size", style.size(), "letter-spacing", style.tracking() / 1000 * style.size());
         out.append(" style=\"font-kerning:normal;white-space:pre\" fill=\"").append(layer.colour().hex()).append('"')
                 .append(look(layer.look())).append('>');

@@ -115,7 +115,8 @@ class ReportTest {
                 "Before Panel 4 the gap is 11.20 mm, the others of its row are 10.00 mm");
         only(row("{'kind':'seat-panels','panels':['p2'],'width':1.4}"), "Slivers", Weight.WARNING, "only 1.40 mm thick");
         only(row("{'kind':'set-outline','panels':['p2'],'outline':{'kind':'ring','inner':0.95}}"), "Slivers", Weight.WARNING, "mm thick");
-        Sheet thin = row("{'kind':'add-letters','panel':'p2','spelling':{'text':'Reeds','face':{'family':'Playfair Display','weight':400},'leading':1,'tracking':0}}",
+        Sheet thin = row("{'kind':'add-letters','panel':'p2','spelling':{'text':'Reeds','face':{'family':'Playfair Display',"
+                + "'weight':400},'leading':1,'tracking':0}}",
                 "{'kind':'set-letters','panels':['p2'],'size':'2 mm'}");
         assertThat(kind(thin, "Thin letters").orElseThrow().faults().get(0).says()).contains("thinner than 0.09 mm");
         mended(row("{'kind':'move-panels','panels':['p2'],'dx':-10.2,'dy':0}"), "Overlaps by a hair", Weight.WARNING,

@@ -33,14 +33,16 @@ import plainlantern.sheet.Sheet;
 class CombineTest {
     private static final Sheet EMPTY = Sheet.empty("Forms", Unit.MM, 200, 120, 300);
     /** Two circles of radius 20, their centres 20 apart. */
-    private static final Sheet CIRCLES = after(EMPTY, circle(60, 60, 20), circle(80, 60, 20), "{'kind':'rename','panel':'p2','name':'Lens'}");
+    private static final Sheet CIRCLES = after(EMPTY, circle(60, 60, 20), circle(80, 60, 20),
+            "{'kind':'rename','panel':'p2','name':'Lens'}");
     /** Four cubic curves are as near to it as 0.03 %. */
     private static final double CIRCLE = Math.PI * 400;
     /** Of two circles of radius r, d apart: 2·r²·acos(d/2r) − d/2·√(4r² − d²). */
     private static final double LENS = 2 * 400 * Math.acos(0.5) - 10 * Math.sqrt(1600 - 400);
 
     private static String circle(double x, double y, double radius) {
-        return "{'kind':'add-panel','outline':{'kind':'ellipse'},'x':" + x + ",'y':" + y + ",'width':" + 2 * radius + ",'height':" + 2 * radius
+        return "{'kind':'add-panel','outline':{'kind':'ellipse'},'x':" + x + ",'y':" + y + ",'width':" + 2 * radius + ",'height':"
+                + 2 * radius
                 + "}";
     }
 
@@ -74,7 +76,9 @@ class CombineTest {
                 .hasMessageContaining("no part in common");
     }
 
-    /** Four rectangles and circles across their shared sides become four pieces that interlock and fill the whole without gap or overlap. */
+    /**
+     * Four rectangles and circles across their shared sides become four pieces that interlock and fill the whole without gap or overlap.
+     */
     @Test
     void fourPiecesInterlock() {
         Sheet sheet = after(EMPTY, box(10, 10, 60, 40), box(70, 10, 60, 40), box(10, 50, 60, 40), box(70, 50, 60, 40),
@@ -143,7 +147,8 @@ class CombineTest {
     @Test
     void cornersAreRoundedAndBevelled() {
         Sheet square = after(EMPTY, box(10, 10, 40, 40), "{'kind':'turn-panels','panels':['p1'],'by':30}",
-                "{'kind':'cut','x1':0,'y1':30.5,'x2':200,'y2':30.5,'gap':0,'panels':['p1']}", "{'kind':'combine','panels':['p1','p2'],'how':'together'}");
+                "{'kind':'cut','x1':0,'y1':30.5,'x2':200,'y2':30.5,'gap':0,'panels':['p1']}",
+                        "{'kind':'combine','panels':['p1','p2'],'how':'together'}");
         assertThat(area(square.panels().get(0))).isCloseTo(1600, within(1e-6));
         String id = square.panels().get(0).id();
         Sheet round = after(square, "{'kind':'shape-corners','panels':['" + id + "'],'size':'5 mm'}");

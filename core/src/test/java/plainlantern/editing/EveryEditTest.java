@@ -214,7 +214,8 @@ class EveryEditTest {
     /** Of each kind, how often it was made, and how often it was refused. */
     private static final Map<String, int[]> MADE = new TreeMap<>();
     /** What moves things, or what holds them, and leaves pictures as they are. */
-    private static final Set<String> STILL = Set.of("repeat-around", "rename", "mirror-picture", "duplicate", "move-panels", "seat-panels", "align", "space",
+    private static final Set<String> STILL = Set.of("repeat-around", "rename", "mirror-picture", "duplicate", "move-panels",
+            "seat-panels", "align", "space",
             "traits", "group",
             "turn-panels", "mirror-panels", "paste", "set-look", "move-layer", "add-layer", "set-words", "box-words", "place-words",
                     "set-wash", "set-plate",

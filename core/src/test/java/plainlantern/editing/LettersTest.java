@@ -72,7 +72,8 @@ class LettersTest {
     @Test
     void theSeatFollowsTheWords() {
         assertThat(SHEET.holder("p1").seat().width() / SHEET.holder("p1").seat().height()).isCloseTo(letters(SHEET).aspect(), within(1e-9));
-        Sheet wide = after(SHEET, "{'kind':'seat-panels','panels':['p1'],'turn':30}", "{'kind':'set-letters','panels':['p1'],'stretch':'150 %'}");
+        Sheet wide = after(SHEET, "{'kind':'seat-panels','panels':['p1'],'turn':30}",
+                "{'kind':'set-letters','panels':['p1'],'stretch':'150 %'}");
         for (Sheet was : List.of(SHEET, wide)) {
             Sheet now = after(was, "{'kind':'set-letters','panels':['p1'],'text':'EBB'}");
             assertThat(em(now)).isCloseTo(em(was), within(1e-9));
@@ -132,7 +133,8 @@ class LettersTest {
         double area = laid.panels().stream().mapToDouble(p -> Polygons.area(p.ownPath())).sum();
         assertThat(laid.panels().size()).isBetween(30, 40);
         assertThat(area).isCloseTo(Polygons.area(SHEET.holder("p1").ownPath()), within(area * 1e-3));
-        assertThat(laid.panels().stream().flatMap(p -> p.ownPath().segments().stream()).filter(Path.Segment.Cubic.class::isInstance).count())
+        assertThat(laid.panels().stream().flatMap(p -> p.ownPath().segments().stream()).filter(Path.Segment.Cubic.class::isInstance)
+                .count())
                 .isGreaterThan(50);
     }
 

@@ -40,7 +40,8 @@ class PolygonsTest {
         Path triangle = Path.polygon(List.of(new Point(0, 0), new Point(10, 0), new Point(5, 5 * Math.sqrt(3))));
         assertThat(Polygons.thickness(triangle, 20)).isCloseTo(5 * Math.sqrt(3), within(1e-9));
         assertThat(Polygons.thickness(new Ring(0.9).path(10, 10), 2)).isCloseTo(0.5, within(0.02));
-        assertThat(Polygons.narrow(Path.polygon(List.of(new Point(0, 0), new Point(20, 0), new Point(20, 10), new Point(10, 10), new Point(10, 0.3),
+        assertThat(Polygons.narrow(Path.polygon(List.of(new Point(0, 0), new Point(20, 0), new Point(20, 10), new Point(10, 10),
+                new Point(10, 0.3),
                 new Point(0, 0.3))), 0.5)).isCloseTo(3, within(0.2));
     }
 

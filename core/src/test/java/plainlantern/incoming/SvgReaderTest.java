@@ -80,18 +80,22 @@ class SvgReaderTest {
         compared("<rect x='-10' y='-5' width='20' height='10' transform='translate(50 40) rotate(30) scale(2)'/>", 1);
         compared("<g transform='matrix(1 .3 -.2 1 20 10)'><g transform='skewX(10)'><rect width='30' height='30'/></g></g>", 1);
         compared("<defs><rect id='r' width='10' height='20'/></defs><use href='#r' x='10' y='10'/><use xlink:href='#r' x='50' y='30'/>", 2);
-        compared("<symbol id='s' viewBox='0 0 10 10'><circle cx='5' cy='5' r='5'/></symbol><use href='#s' x='10' y='10' width='40' height='40'/>", 1);
+        compared("<symbol id='s' viewBox='0 0 10 10'><circle cx='5' cy='5' r='5'/></symbol><use href='#s' x='10' y='10' "
+                + "width='40' height='40'/>", 1);
         compared("<svg x='20' y='10' width='40' height='40' viewBox='0 0 10 10'><path d='M0 0L10 5L0 10Z'/></svg>", 1);
-        compared("<style>.no{display:none}#gone{visibility:hidden}</style><rect class='no' width='50' height='50'/><rect id='gone' width='9' "
+        compared("<style>.no{display:none}#gone{visibility:hidden}</style><rect class='no' width='50' height='50'/><rect "
+                + "id='gone' width='9' "
                 + "height='9'/><rect x='30' y='30' width='9' height='9'/><rect style='display:none' width='99' height='9'/>", 1);
-        compared("<clipPath id='c'><circle cx='50' cy='40' r='20'/></clipPath><rect x='10' y='30' width='80' height='20' clip-path='url(#c)'/>", 1);
+        compared("<clipPath id='c'><circle cx='50' cy='40' r='20'/></clipPath><rect x='10' y='30' width='80' height='20' "
+                + "clip-path='url(#c)'/>", 1);
     }
 
     /** The path grammar's odd spellings (SVG 1.1, 8.3.9): the same form each time. */
     @Test
     void oddSpellingsOfPaths() {
         double area = 10 * 10 / 2.0;
-        for (String d : List.of("M 10,10 L 20,10 L 10,20 z", "M10 10 20 10 10 20z", "m10 10l10 0-10 10z", "M10,10H2e1L1e1,20Z", "M1e1 10L20.0 10.L10-.0 10 20Z"
+        for (String d : List.of("M 10,10 L 20,10 L 10,20 z", "M10 10 20 10 10 20z", "m10 10l10 0-10 10z", "M10,10H2e1L1e1,20Z",
+                "M1e1 10L20.0 10.L10-.0 10 20Z"
                 .replace("L10-.0 10 20", "L10 20"), "M.1e2,10L+20,10 10,20Z"))
             assertThat(Polygons.area(((Drawing.Form) SvgReader.read(svg("<path d='" + d + "'/>")).things().get(0).kind()).shape().path()))
                     .as(d).isCloseTo(area, within(1e-3));
@@ -103,11 +107,14 @@ class SvgReaderTest {
     @Test
     void namesGroupsLinesAndPictures() {
         String image = "data:image/png;base64," + Base64.getEncoder().encodeToString(PHOTO);
-        Sheet sheet = brought(svg("<g id='pair'><rect id='Ebb' width='10' height='10'/><rect x='20' width='10' height='10'><title>Flow</title></rect></g>"
-                + "<path xmlns:a='urn:a' a:label='Mud' d='M0 40h10v10z'/><line x1='10' y1='60' x2='90' y2='60' stroke='#123456' stroke-width='2'/>"
+        Sheet sheet = brought(svg("<g id='pair'><rect id='Ebb' width='10' height='10'/><rect x='20' width='10' "
+                + "height='10'><title>Flow</title></rect></g>"
+                + "<path xmlns:a='urn:a' a:label='Mud' d='M0 40h10v10z'/><line x1='10' y1='60' x2='90' y2='60' stroke='#123456' "
+                + "stroke-width='2'/>"
                 + "<clipPath id='k'><circle cx='50' cy='30' r='10'/></clipPath><g clip-path='url(#k)'><image href='" + image
                 + "' x='38' y='20' width='30' height='20'/></g><image href='" + image + "' x='70' y='20' width='20' height='20'/>"
-                + "<image href='https://example.org/a.png' width='9' height='9'/><text x='5' y='5'>hello</text><rect filter='url(#f)' width='5' height='5'/>"), EMPTY);
+                + "<image href='https://example.org/a.png' width='9' height='9'/><text x='5' y='5'>hello</text><rect "
+                + "filter='url(#f)' width='5' height='5'/>"), EMPTY);
         assertThat(sheet.elements()).extracting(Element::name).startsWith("Ebb", "Flow", "Mud");
         assertThat(sheet.elements().get(0).group()).isNotEmpty().isEqualTo(sheet.elements().get(1).group());
         assertThat(sheet.elements().get(2).group()).isEmpty();
@@ -119,14 +126,16 @@ class SvgReaderTest {
         assertThat(shown.get(0).seat().width()).isCloseTo(20, within(1e-4));
         // 30 by 20 of three to two in a square of 20: as wide as that.
         assertThat(shown.get(1).pictures().get(0).flat().pose().scaleX()).isCloseTo(20 / 120.0, within(1e-6));
-        Drawing drawing = SvgReader.read(svg("<rect filter='url(#f)' width='5' height='5'/><text>a</text><text>b</text><image href='x.png'/>"));
+        Drawing drawing = SvgReader.read(svg("<rect filter='url(#f)' width='5' height='5'/><text>a</text><text>b</text><image "
+                + "href='x.png'/>"));
         assertThat(drawing.missed()).containsEntry("filter", 1).containsEntry("text", 2).containsEntry("linked picture", 1);
     }
 
     /** Our own hand-over comes back: the same panels with the same names in the same places, looking the same. */
     @Test
     void ourOwnDeliveryComesBack() {
-        Sheet sheet = after(EMPTY.withShelf(List.of(TIDE)), "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','columns':2,'rows':2,"
+        Sheet sheet = after(EMPTY.withShelf(List.of(TIDE)),
+                "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','columns':2,'rows':2,"
                 + "'gapAcross':0,'gapDown':4,'columnWeights':'','rowWeights':'','merged':[]}}",
                 "{'kind':'make-vista','panels':['p1','p2','p3'],'picture':'" + TIDE.id() + "'}",
                 "{'kind':'add-letters','spelling':{'text':'Ebb','face':{'family':'Rubik','weight':900},'leading':1,'tracking':0}}",
@@ -173,7 +182,8 @@ class SvgReaderTest {
                 .isInstanceOf(BadInput.class).hasMessageContaining(why));
         assertThat((System.nanoTime() - start) / 1e9).isLessThan(60);
         assertThat(brought("<!DOCTYPE svg PUBLIC '-//W3C//DTD SVG 1.1//EN' 'http://www.w3.org/Graphics/SVG/1.1/DTD/svg11.dtd'>"
-                + svg("<use href='http://example.org/x.svg#a'/><style>@import url(http://example.org/a.css);</style><rect width='9' height='9' "
+                + svg("<use href='http://example.org/x.svg#a'/><style>@import url(http://example.org/a.css);</style><rect "
+                + "width='9' height='9' "
                 + "fill='url(http://example.org/p.svg#g)' onclick='alert(1)'/>"), EMPTY).panels()).hasSize(1);
     }
 }

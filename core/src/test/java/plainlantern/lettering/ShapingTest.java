@@ -16,7 +16,8 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Letters as HarfBuzz's own command line tool shapes them, and lines as Unicode breaks them. */
 class ShapingTest {
-    private static final List<String> LATIN = List.of("HIGH WATER", "AVATAR To Ty. V, Wo", "office fiat affluent", "\u00c9te\u0301 o\u0302\u0323",
+    private static final List<String> LATIN = List.of("HIGH WATER", "AVATAR To Ty. V, Wo", "office fiat affluent",
+            "\u00c9te\u0301 o\u0302\u0323",
             "1/2 \u2013 \u201cTide\u201d", "a\u2003b\u2009c\u00a0d");
 
     @TempDir
@@ -62,7 +63,8 @@ class ShapingTest {
     /** The letters are all there, each once, in the order in which they are read within a run, whatever was joined. */
     @Test
     void glyphsSayWhatTheyStandFor() {
-        List<Run> runs = Shaping.line(Typeface.RUBIK.face(400), new Row("Tide \u05d2\u05d0\u05d5\u05ea 12 \u05d5\u05e9\u05e4\u05dc", true), 0);
+        List<Run> runs = Shaping.line(Typeface.RUBIK.face(400), new Row("Tide \u05d2\u05d0\u05d5\u05ea 12 \u05d5\u05e9\u05e4\u05dc",
+                true), 0);
         assertThat(runs).extracting(Run::rightToLeft).containsExactly(true, false, true, false);
         for (Run run : runs) {
             StringBuilder read = new StringBuilder();

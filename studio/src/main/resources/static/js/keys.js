@@ -46,7 +46,8 @@ let pointer = { x: 0, y: 0 };
 document.getElementById("well").addEventListener("pointermove", (event) => (pointer = place(event)));
 
 let pastedFiles = false;
-window.addEventListener("paste", (event) => (pastedFiles = Boolean(event.clipboardData?.files.length) || isDrawn(event.clipboardData?.getData("text/plain") || "")), true);
+window.addEventListener("paste", (event) => (pastedFiles = Boolean(event.clipboardData?.files.length)
+        || isDrawn(event.clipboardData?.getData("text/plain") || "")), true);
 window.addEventListener("keyup", (event) => event.key === "p" && (held.still = false));
 
 function remove() {

@@ -118,7 +118,8 @@ onBench("form.letters", async (form) => {
     clearProblems(form);
     const { name, value } = event.target;
     if (name === "family") pick(form);
-    else if (form.dataset.letters === "set" && name !== "through") edit({ kind: "set-letters", panels: sheet.selected, [name]: value }, form);
+    else if (form.dataset.letters === "set" && name !== "through") edit({ kind: "set-letters", panels: sheet.selected, [name]: value },
+            form);
   });
   const add = (panel) => {
     clearProblems(form);

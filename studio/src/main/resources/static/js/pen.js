@@ -51,8 +51,10 @@ function show() {
   const ahead = pointer ? [...nodes, pointer] : nodes;
   const d = path(ahead, false);
   const from = nodes.at(-1).at;
-  const says = pointer && !same(from, pointer.at) ? [text(pointer.at, length(Math.hypot(pointer.at.x - from.x, pointer.at.y - from.y)))] : [];
-  above(svg("path", { class: "pen-casing", d, ...thin }), svg("path", { class: "pen", d, ...thin }), ...dots(nodes, nodes.length - 1), ...says);
+  const says = pointer && !same(from, pointer.at) ? [text(pointer.at, length(Math.hypot(pointer.at.x - from.x, pointer.at.y - from.y)))]
+          : [];
+  above(svg("path", { class: "pen-casing", d, ...thin }), svg("path", { class: "pen", d, ...thin }), ...dots(nodes, nodes.length - 1),
+          ...says);
 }
 
 /** Where a point goes that is set at the pointer. */

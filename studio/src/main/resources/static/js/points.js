@@ -91,7 +91,8 @@ function drag(i, name, start) {
       if (name === "at") to = event.shiftKey ? evenly(from, to) : caught(to, event);
       else if (event.shiftKey) to = evenly(nodes[i].at, to);
       const by = { x: to.x - from.x, y: to.y - from.y };
-      shown.want({ kind: "move-point", panel: of, point: i, part: name === "at" ? "point" : name, dx: by.x, dy: by.y, apart: event.altKey });
+      shown.want({ kind: "move-point", panel: of, point: i, part: name === "at" ? "point" : name, dx: by.x, dy: by.y,
+              apart: event.altKey });
       show(nodes.map((node, k) => (k !== i ? node : name === "at" ? moved(node, by) : { ...node, [name]: to })));
     },
     end: shown.end,
@@ -129,13 +130,15 @@ window.addEventListener("keydown", (event) => {
 function corners(bevel) {
   const size = document.getElementById("corner-size");
   clearProblems(size.closest("details"));
-  edit({ kind: "shape-corners", panels: sheet.selected, size: size.value, bevel, ...(on() && chosen >= 0 ? { corner: chosen } : {}) }, size);
+  edit({ kind: "shape-corners", panels: sheet.selected, size: size.value, bevel, ...(on() && chosen >= 0 ? { corner: chosen } : {}) },
+          size);
 }
 
 function grow(way) {
   const by = document.getElementById("grow-by");
   clearProblems(by.closest("details"));
-  edit({ kind: "grow", panels: sheet.selected, by: way < 0 ? `-(${by.value})` : by.value, round: document.getElementById("grow-round").checked },
+  edit({ kind: "grow", panels: sheet.selected, by: way < 0 ? `-(${by.value})` : by.value, round: document.getElementById("grow-round")
+          .checked },
       by);
 }
 
@@ -146,7 +149,8 @@ function halve(across) {
   const long = Math.hypot(seat.width, seat.height);
   const turn = (seat.turn + (across ? 90 : 0)) * Math.PI / 180;
   const [dx, dy] = [Math.cos(turn) * long, Math.sin(turn) * long];
-  edit({ kind: "cut", x1: seat.centre.x - dx, y1: seat.centre.y - dy, x2: seat.centre.x + dx, y2: seat.centre.y + dy, gap: 0, panels: [id] });
+  edit({ kind: "cut", x1: seat.centre.x - dx, y1: seat.centre.y - dy, x2: seat.centre.x + dx, y2: seat.centre.y + dy, gap: 0,
+          panels: [id] });
 }
 
 bench.addEventListener("click", ({ target }) => {

@@ -19,7 +19,8 @@ let of = [];
 const on = () => tool.name === "regions";
 
 /** The pieces as lists of regions, in the order of their first ones. */
-const groups = () => [...new Set(pieces.filter((piece) => piece !== null))].map((piece) => pieces.flatMap((p, i) => (p === piece ? [i] : [])));
+const groups = () => [...new Set(pieces.filter((piece) => piece !== null))].map((piece) => pieces.flatMap((p, i) => (p === piece ? [i]
+        : [])));
 
 function show() {
   if (!on()) return;

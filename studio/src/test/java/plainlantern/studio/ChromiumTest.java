@@ -260,7 +260,8 @@ class ChromiumTest extends Browsed {
                     + "document.body.append(span); const { width } = span.getBoundingClientRect(); span.remove(); "
                     + "document.fonts.clear(); return width; }",
                     List.of(Base64.getEncoder().encodeToString(file), line));
-            assertThat(setting.block(line, OptionalDouble.empty()).width()).as(face.label()).isCloseTo(((Number) width).doubleValue(), within(0.5));
+            assertThat(setting.block(line, OptionalDouble.empty()).width()).as(face.label()).isCloseTo(((Number) width).doubleValue(),
+                    within(0.5));
         }
     }
 

@@ -53,7 +53,8 @@ public record AddLayer(List<String> panels, What what, Optional<String> picture)
 
     /** The panel's name, as large as fits across eight tenths of it, at most a fifth of its shorter side. */
     private static Content words(Holder panel) {
-        double widest = LetterStyle.of(Typeface.BRICOLAGE_GROTESQUE, 1, Setting.Side.MIDDLE).setting().block(panel.name(), OptionalDouble.empty())
+        double widest = LetterStyle.of(Typeface.BRICOLAGE_GROTESQUE, 1, Setting.Side.MIDDLE).setting().block(panel.name(),
+                OptionalDouble.empty())
                 .width();
         double size = Math.min(Math.min(panel.seat().width(), panel.seat().height()) / 5, 0.8 * panel.seat()
                 .width() / Math.max(0.1, widest));

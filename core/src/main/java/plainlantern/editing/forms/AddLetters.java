@@ -42,7 +42,8 @@ public record AddLetters(Spelling spelling, String panel, @JsonIgnore Optional<F
     @Override
     public Sheet apply(Sheet before) {
         Letters letters = Letters.of(spelling, spelling.face().face(brought));
-        if (!panel.isEmpty()) return before.holding(List.of(before.free(List.of(panel)).get(0).id()), holder -> formed(before, holder, letters));
+        if (!panel.isEmpty()) return before.holding(List.of(before.free(List.of(panel)).get(0).id()), holder -> formed(before, holder,
+                letters));
         Box room = before.area().orElse(before.bounds());
         double width = Math.min(room.width(), room.height() * letters.aspect());
         Seat seat = Seat.upright(room.centre(), width, width / letters.aspect());

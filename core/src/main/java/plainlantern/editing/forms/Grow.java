@@ -36,7 +36,8 @@ public record Grow(List<String> panels, @Typed.Length double by, @Typed.Switch b
             Seat seat = panel.seat();
             boolean plain = panel.outline().equals(Rectangle.SHARP) && !(round && by > 0);
             boolean left = Math.min(seat.width(), seat.height()) + 2 * by >= Seat.THINNEST;
-            if (plain && left) return Refit.inPlace(before, panel, panel.withSeat(seat.sized(seat.width() + 2 * by, seat.height() + 2 * by)));
+            if (plain && left) return Refit.inPlace(before, panel, panel.withSeat(seat.sized(seat.width() + 2 * by, seat.height()
+                    + 2 * by)));
             return Refit.shaped(before, panel, Polygons.offset(panel.ownPath(), by, round, TOLERANCE)
                     .filter(path -> path.bounds().shorter() >= Seat.THINNEST)
                     .orElseThrow(() -> new BadInput("by", "Nothing would be left of " + panel.name() + ".")));

@@ -21,7 +21,8 @@ public record Overlapping(List<Holder> panels, Regions regions) {
     /** @throws BadInput where fewer than {@code fewest} of them can be combined, or one is locked */
     public static Overlapping of(Sheet sheet, Collection<String> ids, int fewest) {
         List<Holder> panels = sheet.elements(ids).stream().flatMap(e -> e.holder().stream()).filter(Holder::takesPictures).toList();
-        BadInput.unless(panels.size() >= fewest, "panels", fewest == 1 ? "Select a panel first." : "Select two panels or more to combine them.");
+        BadInput.unless(panels.size() >= fewest, "panels", fewest == 1 ? "Select a panel first."
+                : "Select two panels or more to combine them.");
         for (Element panel : panels) BadInput.unless(!panel.locked(), "panels", panel.name() + " is locked. Unlock it first.");
         return new Overlapping(panels, new Regions(panels.stream().map(Holder::pathOnSheet).toList(), SLIVER));
     }

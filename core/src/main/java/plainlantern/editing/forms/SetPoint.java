@@ -43,6 +43,7 @@ public record SetPoint(String panel, int point, @Typed.OptionalLength OptionalDo
 
     @Override
     public String title(Sheet before) {
-        return Titles.of(becomes.map(k -> k == Kind.SMOOTH ? "Smooth point" : "Corner point").orElse("Place point"), before, List.of(panel));
+        return Titles.of(becomes.map(k -> k == Kind.SMOOTH ? "Smooth point" : "Corner point").orElse("Place point"), before,
+                List.of(panel));
     }
 }

@@ -50,7 +50,8 @@ public record RepeatAround(List<String> panels, @Typed.Length double x, @Typed.L
                 names.add(name);
                 Seat seat = panel.seat();
                 Point centre = about.plus(Affine.turn(turn).apply(seat.centre().minus(about)));
-                next.add(panel.copied("p" + number, name).grouped(group).withSeat(seat.at(centre).turned(Turns.normal(seat.turn() + turn))));
+                next.add(panel.copied("p" + number, name).grouped(group).withSeat(seat.at(centre).turned(Turns.normal(seat.turn()
+                        + turn))));
             }
         }
         return before.with(next, lastId);

@@ -175,7 +175,8 @@ public class BoardController {
     }
 
     private Edit read(Member member, Request request, Sheet sheet) {
-        Edit edit = EditReader.read(String.valueOf(request.edit()), sheet).completed(pictures.of(member.id(), own -> typefaces.face(member.id(), own)), sheet);
+        Edit edit = EditReader.read(String.valueOf(request.edit()), sheet).completed(pictures.of(member.id(),
+                own -> typefaces.face(member.id(), own)), sheet);
         return request.agreed() ? edit.agreedTo() : edit;
     }
 }

@@ -25,7 +25,8 @@ public record LettersView(String text, Choice face, String side, String leading,
     public record Choice(String family, int weight, String own, List<Weighted> families) {
         /** The weights of the chosen typeface. */
         public List<Weight> weights() {
-            return families.stream().filter(f -> own.isEmpty() && f.family.equals(family)).findFirst().map(Weighted::weights).orElse(List.of());
+            return families.stream().filter(f -> own.isEmpty() && f.family.equals(family)).findFirst().map(Weighted::weights)
+                    .orElse(List.of());
         }
     }
 

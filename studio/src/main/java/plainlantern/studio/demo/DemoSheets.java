@@ -209,17 +209,20 @@ final class DemoSheets {
     private static Plan highWater() {
         List<Step> steps = new ArrayList<>(List.of(shelve(Stream.concat(MORNINGS.stream(), CARD.stream()).toList())));
         steps.add((sheet, shelf) -> new SetPaper(new Paper.Plain(Colour.of("#F4EBDD"))));
-        steps.add(said("{'kind':'add-letters','spelling':{'text':'HIGH\\nWATER\\nDAYS','face':{'family':'Hanken Grotesk','weight':900},'side':'left',"
+        steps.add(said("{'kind':'add-letters','spelling':{'text':'HIGH\\nWATER\\nDAYS','face':{'family':'Hanken Grotesk',"
+                + "'weight':900},'side':'left',"
                 + "'leading':'82 %','tracking':'-10'}}"));
         steps.add(said("{'kind':'seat-panels','panels':['p1'],'left':15,'top':24}"));
-        steps.add(said("{'kind':'lay-out','where':'inside','panels':['p1'],'pattern':{'kind':'even-grid','rows':9,'columns':9,'gapAcross':1.2,"
+        steps.add(said("{'kind':'lay-out','where':'inside','panels':['p1'],'pattern':{'kind':'even-grid','rows':9,'columns':9,"
+                + "'gapAcross':1.2,"
                 + "'gapDown':1.2,'columnWeights':'','rowWeights':'','merged':[]}}"));
         steps.add((sheet, shelf) -> new Deal(Deal.To.ALL, List.of(), List.of(), false, Dealing.Use.EVENLY));
         steps.add(said("{'kind':'add-letters','spelling':{'text':'TIDE MILL','face':{'family':'Oswald','weight':700},'side':'left',"
                 + "'leading':1,'tracking':'30'}}"));
         steps.add(saidOfLast("{'kind':'seat-panels','panels':['LAST'],'left':15,'top':272}"));
         steps.add((sheet, shelf) -> new FillPanels(List.of(last(sheet)), shelf.get("Long evening").id()));
-        steps.add(said("{'kind':'add-caption','text':'A day on the wall of Kelder Bay, in seventy pictures.\\nDoors open an hour before the flood.'}"));
+        steps.add(said("{'kind':'add-caption','text':'A day on the wall of Kelder Bay, in seventy pictures.\\nDoors open an hour "
+                + "before the flood.'}"));
         steps.add(saidOfLast("{'kind':'set-words','panels':['LAST'],'layer':1,'typeface':'Zilla Slab',"
                 + "'weight':300,'size':'19 pt','leading':'140 %','colour':'#3B4A52'}"));
         steps.add(saidOfLast("{'kind':'set-plate','panels':['LAST'],'opacity':'0 %'}"));
@@ -242,7 +245,9 @@ final class DemoSheets {
         return new Plan(Sheet.empty("Four quarters of the day", Unit.MM, 297, 210, 300), steps);
     }
 
-    /** What is left of each rectangle, with one whole circle: the upper one goes to the left, the right one to the top, and so on around. */
+    /**
+     * What is left of each rectangle, with one whole circle: the upper one goes to the left, the right one to the top, and so on around.
+     */
     private static List<List<Integer>> quarters(Regions regions) {
         int[] of = {0, 3, 2, 1};
         List<List<Integer>> groups = List.of(new ArrayList<>(), new ArrayList<>(), new ArrayList<>(), new ArrayList<>());

@@ -24,7 +24,8 @@ class TypefaceStore {
     }
 
     List<TypefaceRow> all(UUID account) {
-        return db.sql("select id, family, style, weight, says from typeface where account_id = :account order by lower(family), weight, style")
+        return db.sql("select id, family, style, weight, says from typeface where account_id = :account order by lower(family), "
+                + "weight, style")
                 .param("account", account).query(TypefaceRow.class).list();
     }
 
