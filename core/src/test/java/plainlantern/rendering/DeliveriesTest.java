@@ -8,6 +8,7 @@ import static plainlantern.Sheets.after;
 
 import java.awt.AlphaComposite;
 import java.awt.Graphics2D;
+import java.awt.Color;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -437,6 +438,31 @@ class DeliveriesTest {
         double em = style.setting().block("a\u2003b", OptionalDouble.empty()).width() - style.setting().block("ab", OptionalDouble.empty())
                 .width();
         assertThat(em).isCloseTo(10, within(1e-6));
+    }
+
+    /**
+     * Shaped words stay text in a PDF: poppler reads the very words out of it, ligatures and right-to-left ones too, and paints them where
+     * our pixels have them, within a tenth of a millimetre.
+     */
+    @Test
+    void shapedWordsAreReadAndPaintedAlike(@TempDir File folder) throws Exception {
+        List<String> said = List.of("office fiat affluent", "\u05d2\u05d0\u05d5\u05ea \u05d5\u05e9\u05e4\u05dc", "AVATAR To Ty.");
+        List<String> faces = List.of("EB Garamond", "Rubik", "Playfair Display");
+        Sheet words = Sheet.empty("Shaped", Unit.MM, 120, 60, 254);
+        for (int i = 0; i < 3; i++) words = after(words, "{'kind':'add-caption','text':'" + said.get(i) + "'}", "{'kind':'set-words','panels':['p"
+                + (i + 1) + "'],'layer':1,'typeface':'" + faces.get(i) + "','size':9,'tracking':" + (i == 2 ? 40 : 0) + "}",
+                "{'kind':'seat-panels','panels':['p" + (i + 1) + "'],'left':5,'top':" + (4 + 18 * i) + ",'width':110}");
+        byte[] pdf = Delivery.of(Format.PDF, 254).file(Page.of(Scene.of(words)), SOURCE);
+        Files.write(folder.toPath().resolve("words.pdf"), pdf);
+        String read = Painted.run(folder, "pdftotext", "-enc", "UTF-8", "words.pdf", "-");
+        for (String line : said) assertThat(read.replaceAll("[\u202a-\u202e\u2066-\u2069\u200e\u200f]", "")).contains(line);
+        Painted.run(folder, "pdftoppm", "-r", "254", "-png", "-singlefile", "words.pdf", "theirs");
+        BufferedImage ours = read(delivered(words, Format.PNG, true));
+        assertThat(Painted.difference(ImageIO.read(new File(folder, "theirs.png")), ours)).isLessThan(1.0);
+        // Half a letter's stroke aside they would be far apart: a tenth of a millimetre is one of these pixels.
+        BufferedImage aside = new BufferedImage(ours.getWidth(), ours.getHeight(), BufferedImage.TYPE_INT_RGB);
+        aside.createGraphics().drawImage(ours, 3, 0, Color.WHITE, null);
+        assertThat(Painted.difference(aside, ours)).isGreaterThan(1.5);
     }
 
     /** What a format cannot hold is said before work: libjpeg's own bound is 65,500 pixels a side. */
