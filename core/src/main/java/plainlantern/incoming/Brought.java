@@ -10,6 +10,7 @@ import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 import plainlantern.incoming.Drawing.Form;
+import plainlantern.incoming.Drawing.Lettered;
 import plainlantern.incoming.Drawing.Shape;
 import plainlantern.incoming.Drawing.ShapeKind;
 import plainlantern.incoming.Drawing.Shown;
@@ -65,8 +66,7 @@ public final class Brought {
     }
 
     private static Box bounds(Drawing drawing) {
-        return Box.union(drawing.things().stream().map(thing -> thing.kind() instanceof Form form ? form.shape().path().bounds()
-                : Path.polygon(List.of(((Stroke) thing.kind()).from(), ((Stroke) thing.kind()).to())).bounds()).toList());
+        return Box.union(drawing.things().stream().map(thing -> thing.kind().bounds()).toList());
     }
 
     private static Affine place(Sheet sheet, Box box, boolean fit) {
@@ -95,7 +95,19 @@ public final class Brought {
             Rule rule = Rule.between("p" + number, shown, place.apply(stroke.from()), place.apply(stroke.to()), scaled(stroke.line()));
             return Optional.of(rule.grouped(group));
         }
-        return panel((Form) thing.kind(), "p" + number, shown).map(panel -> panel.grouped(group));
+        Optional<Panel> panel = thing.kind() instanceof Lettered words ? Optional.of(lettered(words, "p" + number, shown))
+                : panel((Form) thing.kind(), "p" + number, shown);
+        return panel.map(p -> p.grouped(group));
+    }
+
+    private Panel lettered(Lettered words, String id, String name) {
+        Affine map = place.after(words.map());
+        Box inked = words.letters().inked();
+        Point along = new Point(map.a(), map.b());
+        double down = Math.abs(map.determinant()) / along.length();
+        Seat seat = new Seat(map.apply(inked.centre()), inked.width() * along.length(), inked.height() * down,
+                Affine.normalTurn(Math.toDegrees(Math.atan2(along.y(), along.x()))), false);
+        return new Panel(Basics.of(id, name, seat), words.letters(), List.of());
     }
 
     private Rim scaled(Rim rim) {

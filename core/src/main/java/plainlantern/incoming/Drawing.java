@@ -8,6 +8,7 @@ import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
+import plainlantern.outline.Letters;
 import plainlantern.sheet.Rim;
 
 /**
@@ -31,7 +32,10 @@ public record Drawing(Box page, List<Thing> things, Map<String, byte[]> images, 
     public record Thing(String name, int group, Kind kind) {}
 
     /** What it becomes. */
-    public sealed interface Kind permits Form, Stroke {}
+    public sealed interface Kind permits Form, Stroke, Lettered {
+        /** A box around it, mm. */
+        Box bounds();
+    }
 
     /**
      * A panel.
@@ -41,6 +45,11 @@ public record Drawing(Box page, List<Thing> things, Map<String, byte[]> images, 
      * @param rim      a line around it
      */
     public record Form(Shape shape, List<Shown> pictures, Optional<Rim> rim) implements Kind {
+        @Override
+        public Box bounds() {
+            return shape.path().bounds();
+        }
+
         /** With a rim, whose edge tells the form's own. */
         Form rimmed(Rim with, Path edge) {
             return new Form(new Shape(edge, ShapeKind.PATH, Affine.IDENTITY), pictures, Optional.of(with));
@@ -60,7 +69,25 @@ public record Drawing(Box page, List<Thing> things, Map<String, byte[]> images, 
     public enum ShapeKind { RECTANGLE, ELLIPSE, PATH }
 
     /** A straight line. */
-    public record Stroke(Point from, Point to, Rim line) implements Kind {}
+    public record Stroke(Point from, Point to, Rim line) implements Kind {
+        @Override
+        public Box bounds() {
+            return Box.between(Math.min(from.x(), to.x()), Math.min(from.y(), to.y()), Math.max(from.x(), to.x()),
+                    Math.max(from.y(), to.y()));
+        }
+    }
+
+    /**
+     * Words in a typeface that is known here.
+     *
+     * @param map from em, counted from where the first baseline begins, to mm
+     */
+    public record Lettered(Letters letters, Affine map) implements Kind {
+        @Override
+        public Box bounds() {
+            return Path.box(letters.inked()).mapped(map).bounds();
+        }
+    }
 
     /**
      * A picture in a form.

@@ -213,6 +213,10 @@ public final class SvgReader {
             rim(node, map, element);
             return;
         }
+        if (element.hasAttribute(SvgTrim.WORDS)) {
+            words(node, map, element);
+            return;
+        }
         Path path = Path.of(node.getShape().getPathIterator(map));
         if (path.empty()) return;
         if (!near(path)) {
@@ -238,6 +242,21 @@ public final class SvgReader {
         Affine unit = affine(map).after(Affine.move(box.getCenterX(), box.getCenterY())).after(Affine.scale(box.getWidth(),
                 box.getHeight()));
         add(element, seen.get(), new Shape(seen.get(), kind, unit), shown(node, map, element).map(List::of).orElse(List.of()));
+    }
+
+    /** Words that stand upright on their line; slanted or mirrored ones are no letters any more. */
+    private void words(ShapeNode node, AffineTransform map, Element element) {
+        Rectangle2D em = node.getShape().getBounds2D();
+        Affine toMm = affine(map).after(Affine.move(em.getX(), em.getY())).after(Affine.scale(em.getWidth(), em.getHeight()));
+        double skew = toMm.a() * toMm.c() + toMm.b() * toMm.d();
+        boolean square = toMm.determinant() > 0 && Math.abs(skew) <= 1e-6 * toMm.determinant();
+        Drawing.Lettered words = new Drawing.Lettered(trim.texts.get(element.getAttribute(SvgTrim.WORDS)), toMm);
+        if (!square || !near(Path.box(words.bounds())) || words.bounds().shorter() < 0.1) trim.miss("text");
+        else if (name(element).isEmpty()) {
+            things.add(new Thing(words.letters().spelling().text(), group(element), words));
+        } else {
+            put(element, words);
+        }
     }
 
     /** Whether all of it is where a sheet could be. */

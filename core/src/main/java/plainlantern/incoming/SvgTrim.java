@@ -8,6 +8,10 @@ import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
@@ -15,6 +19,12 @@ import org.w3c.dom.Document;
 import org.w3c.dom.Element;
 import org.w3c.dom.Node;
 import org.w3c.dom.NodeList;
+import plainlantern.asking.BadInput;
+import plainlantern.lettering.FaceName;
+import plainlantern.lettering.Setting;
+import plainlantern.lettering.Typeface;
+import plainlantern.outline.Letters;
+import plainlantern.outline.Spelling;
 
 /**
  * Takes out of a document what cannot be taken or must not be followed, and counts it; images become rectangles that are known by a mark,
@@ -22,6 +32,7 @@ import org.w3c.dom.NodeList;
  */
 final class SvgTrim {
     static final String MARK = "data-image";
+    static final String WORDS = "data-words";
     private static final String SVG = "http://www.w3.org/2000/svg";
     private static final String XLINK = "http://www.w3.org/1999/xlink";
     /** What goes, and what it is called where it is told of. */
@@ -32,6 +43,7 @@ final class SvgTrim {
     private static final int MOST_IMAGE = 80 << 20;
 
     final Map<String, byte[]> images = new LinkedHashMap<>();
+    final Map<String, Letters> texts = new LinkedHashMap<>();
     final Map<String, Integer> missed = new LinkedHashMap<>();
 
     void trim(Document document) {
@@ -40,6 +52,7 @@ final class SvgTrim {
         for (int i = 0; i < all.getLength(); i++) elements.add((Element) all.item(i));
         for (Element element : elements) {
             String name = element.getLocalName();
+            if (name.equals("text") && attached(element) && text(document, element)) continue;
             if (GONE.containsKey(name)) {
                 if (attached(element)) miss(GONE.get(name));
                 gone(element);
@@ -51,6 +64,59 @@ final class SvgTrim {
                 plain(element);
             }
         }
+    }
+
+    /**
+     * Words become a square of an em, known by a mark, that stands where they begin; false where their typeface is not known, or they are
+     * set otherwise.
+     */
+    private boolean text(Document document, Element text) {
+        String said = text.getTextContent().strip().replaceAll("\\s+", " ");
+        boolean placed = false;
+        NodeList inner = text.getElementsByTagNameNS("*", "*");
+        for (int i = 0; i < inner.getLength(); i++)
+            for (String name : new String[] {"x", "y", "dx", "dy", "rotate"}) placed |= ((Element) inner.item(i)).hasAttribute(name);
+        String family = inherited(text, "font-family").replaceAll("['\"]", "");
+        Optional<Typeface> face = Stream.of(family.split(",")).flatMap(one -> Stream.of(Typeface.values())
+                .filter(t -> t.label().equalsIgnoreCase(one.strip()))).findFirst();
+        String size = inherited(text, "font-size").replaceFirst("px$", "");
+        String at = text.getAttribute("x").strip() + " " + text.getAttribute("y").strip();
+        if (said.isEmpty() || placed || face.isEmpty() || !size.matches("[0-9.]+") || !at.matches("(-?[0-9.]+)? (-?[0-9.]+)?")
+                || within(text, "layers")) return false;
+        String anchor = inherited(text, "text-anchor");
+        Setting.Side side = anchor.equals("middle") ? Setting.Side.MIDDLE : anchor.equals("end") ? Setting.Side.RIGHT : Setting.Side.LEFT;
+        String weight = inherited(text, "font-weight").replace("bold", "700").replace("normal", "400");
+        FaceName name = FaceName.of(face.get(), weight.matches("[1-9]00") ? Integer.parseInt(weight) : 400);
+        try {
+            Spelling spelling = new Spelling(said, name, side, 1, 0);
+            texts.put("text-" + (texts.size() + 1), Letters.of(spelling, face.get().face(name.weight())));
+        } catch (BadInput no) {
+            return false;
+        }
+        Element square = document.createElementNS(SVG, "rect");
+        for (String kept : new String[] {"x", "y", "id", "class", "style", "transform", "clip-path", "display", "visibility"})
+            if (text.hasAttribute(kept)) square.setAttribute(kept, text.getAttribute(kept));
+        square.setAttribute("width", size);
+        square.setAttribute("height", size);
+        square.setAttribute(WORDS, "text-" + texts.size());
+        text.getParentNode().replaceChild(square, text);
+        return true;
+    }
+
+    private static boolean within(Element element, String kind) {
+        for (Node at = element; at instanceof Element one; at = at.getParentNode()) if (one.getAttribute("class").equals(kind)) return true;
+        return false;
+    }
+
+    /** A property as the nearest element that has it says, by an attribute or in its own style; empty where none does. */
+    private static String inherited(Element element, String property) {
+        Pattern styled = Pattern.compile("(?:^|;)\\s*" + property + "\\s*:\\s*([^;]+)");
+        for (Node at = element; at instanceof Element one; at = at.getParentNode()) {
+            Matcher style = styled.matcher(one.getAttribute("style"));
+            if (style.find()) return style.group(1).strip();
+            if (one.hasAttribute(property)) return one.getAttribute(property).strip();
+        }
+        return "";
     }
 
     void miss(String what) {

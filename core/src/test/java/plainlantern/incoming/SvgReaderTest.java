@@ -20,7 +20,9 @@ import org.junit.jupiter.api.io.TempDir;
 import plainlantern.Painted;
 import plainlantern.asking.BadInput;
 import plainlantern.asking.Unit;
+import plainlantern.geometry.Box;
 import plainlantern.geometry.Polygons;
+import plainlantern.outline.Letters;
 import plainlantern.picture.DecodedPictures;
 import plainlantern.rendering.Delivery;
 import plainlantern.rendering.Format;
@@ -129,6 +131,25 @@ class SvgReaderTest {
         Drawing drawing = SvgReader.read(svg("<rect filter='url(#f)' width='5' height='5'/><text>a</text><text>b</text><image "
                 + "href='x.png'/>"));
         assertThat(drawing.missed()).containsEntry("filter", 1).containsEntry("text", 2).containsEntry("linked picture", 1);
+    }
+
+    /** Words in a typeface that is known here become letters that begin where it says; others are told of. */
+    @Test
+    void wordsInAKnownTypefaceAreLetters() {
+        Sheet sheet = brought(svg("<g font-family='Oswald, sans-serif' font-weight='bold'>"
+                + "<text x='10' y='40' font-size='12'>Low tide</text>"
+                + "<text transform='translate(60 60) rotate(-20)' style='font-size:6px' text-anchor='middle'>Mud</text></g>"
+                + "<text x='5' y='70' font-size='9' font-family='Quay Sans'>gone</text>"), EMPTY);
+        assertThat(sheet.panels()).extracting(Panel::name).containsExactly("Low tide", "Mud");
+        Letters letters = sheet.panels().get(0).outline().letters().orElseThrow();
+        assertThat(letters.spelling().face().weight()).isEqualTo(700);
+        Box box = sheet.panels().get(0).boundsOnSheet();
+        assertThat(box.x()).isCloseTo(10 + 12 * letters.inked().x(), within(1e-3));
+        assertThat(box.y()).isCloseTo(40 + 12 * letters.inked().y(), within(1e-3));
+        assertThat(box.width()).isCloseTo(12 * letters.inked().width(), within(1e-3));
+        assertThat(sheet.panels().get(1).seat().turn()).isCloseTo(-20, within(1e-6));
+        assertThat(SvgReader.read(svg("<rect width='9' height='9'/><text font-family='Quay Sans'>gone</text>")).missed())
+                .containsEntry("text", 1);
     }
 
     /** Our own hand-over comes back: the same panels with the same names in the same places, looking the same. */
