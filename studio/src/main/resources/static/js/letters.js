@@ -52,7 +52,8 @@ function tell(form, faces) {
     await ask(`/typefaces/${face.id}`, { method: "DELETE" });
     own = own.filter((one) => one !== face);
     say(`${named(face)} was deleted. Letters set in it stay as they are.`);
-    offer(form, own);
+    // The form may have been drawn anew meanwhile.
+    for (const shown of document.querySelectorAll("form.letters")) offer(shown, own);
   };
   place.append(remove);
 }

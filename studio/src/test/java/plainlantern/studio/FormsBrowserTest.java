@@ -59,6 +59,7 @@ class FormsBrowserTest extends Browsed {
         again.setFiles(new FilePayload("wharf.ttf", "font/ttf", Typeface.OSWALD.face(700).file()));
         assertThat(page.locator("#notes")).containsText("is among your typefaces");
         assertThat(set.locator(".own-face")).containsText("May be embedded");
+        settled();
         set.locator(".own-face button").click();
         assertThat(set.locator(".own-face")).containsText("not among your typefaces");
         set.locator("[name=tracking]").fill("50");
