@@ -57,13 +57,7 @@ public class FormsBenchmarks {
     public void make() {
         Picture picture = new Picture("a".repeat(64), "Dawn", 6000, 4000);
         Sheet empty = new ShelvePictures(List.of(picture)).apply(Sheet.empty("Bench", Unit.MM, 420, 297, 300));
-        StringBuilder text = new StringBuilder();
-        for (int seen = 0, i = 0; seen < 200; i++) {
-            char letter = WORDS.charAt(i % WORDS.length());
-            text.append(i % 40 == 39 ? '\n' : letter);
-            if (letter != ' ' && i % 40 != 39) seen++;
-        }
-        Sheet added = new AddLetters(Spelling.of(text.toString(), FaceName.of(Typeface.EB_GARAMOND, 400)), "", null).apply(empty);
+        Sheet added = new AddLetters(Spelling.of(twoHundredLetters(), FaceName.of(Typeface.EB_GARAMOND, 400)), "", null).apply(empty);
         letters = new FillPanels(List.of("p1"), picture.id()).apply(added);
         json = SheetJson.write(letters);
         Random random = new Random(5);
@@ -79,6 +73,17 @@ public class FormsBenchmarks {
                 .append(' ')
                 .append(i / 40 * 11).append(")' d='M1 1c3 0 6 2 7 5s-2 4-4 3-4-5-3-8z'/>");
         svg = paths.append("</svg>").toString();
+    }
+
+    /** In lines of 40 signs. */
+    static String twoHundredLetters() {
+        StringBuilder text = new StringBuilder();
+        for (int seen = 0, i = 0; seen < 200; i++) {
+            char letter = WORDS.charAt(i % WORDS.length());
+            text.append(i % 40 == 39 ? '\n' : letter);
+            if (letter != ' ' && i % 40 != 39) seen++;
+        }
+        return text.toString();
     }
 
     /** Read, moved, drawn for the board and written: what a request does with it. */

@@ -40,6 +40,7 @@ public final class ServerBench {
         if (args.length < 3) {
             for (int panels : new int[] {10, 50, 200, 300, 1000}) bench.sheet(panels);
             bench.shelf();
+            bench.letters();
         }
         bench.pictures(Path.of(args[1]));
     }
@@ -102,6 +103,40 @@ public final class ServerBench {
 
     private double move(String id, int i) throws Exception {
         return edit(id, "{\"kind\":\"move-picture\",\"panels\":[\"p" + (i % 9 + 1) + "\"],\"dx\":0.0" + (i % 7 + 1) + ",\"dy\":0}");
+    }
+
+    /** A panel of 200 letters with a picture: moved, set anew, and moved once more with the answer compressed, as browsers ask for it. */
+    private void letters() throws Exception {
+        String id = newSheet("Letters", 420, 297);
+        String picture = upload(Encoder.jpeg(Pixels.photo(1200, 800, 7), 0.9f, 300));
+        shelve(id, List.of(picture));
+        String text = FormsBenchmarks.twoHundredLetters().replace("\n", "\\n");
+        edit(id, "{\"kind\":\"add-letters\",\"panel\":\"\",\"spelling\":{\"text\":\"" + text
+                + "\",\"face\":{\"family\":\"EB Garamond\",\"weight\":400,\"own\":\"\"},\"side\":\"left\",\"leading\":1,\"tracking\":0}}");
+        edit(id, "{\"kind\":\"fill\",\"panels\":[\"p1\"],\"picture\":\"" + picture + "\"}");
+        String move = "{\"kind\":\"move-panels\",\"panels\":[\"p1\"],\"dx\":1,\"dy\":0}";
+        for (int i = 0; i < 60; i++) edit(id, move);
+        double[] moves = new double[60];
+        for (int i = 0; i < moves.length; i++) moves[i] = edit(id, move);
+        row("move a panel of 200 letters", moves);
+        double[] sets = new double[60];
+        for (int i = 0; i < sets.length; i++)
+            sets[i] = edit(id, "{\"kind\":\"set-letters\",\"panels\":[\"p1\"],\"tracking\":" + (i % 2 * 10) + "}");
+        row("set 200 letters anew", sets);
+        double[] packed = new double[60];
+        for (int i = 0; i < packed.length; i++) packed[i] = packed(id, move);
+        row("move a panel of 200 letters, the answer compressed", packed);
+    }
+
+    private double packed(String id, String edit) throws Exception {
+        HttpRequest request = request("/sheets/" + id + "/edits").header("Content-Type", "application/json")
+                .header("Accept-Encoding", "gzip")
+                .POST(HttpRequest.BodyPublishers.ofString("{\"edit\":" + edit + ",\"stage\":\"arrange\",\"selected\":[\"p1\"],\"version\":"
+                        + version++ + "}")).build();
+        return timed(() -> {
+            HttpResponse<byte[]> answer = http.send(request, HttpResponse.BodyHandlers.ofByteArray());
+            if (answer.statusCode() != 200 || answer.headers().firstValue("Content-Encoding").isEmpty()) throw new IOException("" + answer);
+        });
     }
 
     /** Fill with 300 pictures on the shelf, and dealing 200 of them to 40 panels. */

@@ -34,7 +34,7 @@ import tools.jackson.databind.JsonNode;
 /** A bundle opened for reading. Nothing in it is trusted; what is wrong is a {@link BadInput} that says so. */
 public final class Bundle implements Closeable {
     static final String FORMAT = "plain-lantern-bundle";
-    static final int VERSION = 6;
+    static final int VERSION = 7;
     static final String DOCUMENT = "sheet.json";
     static final String PICTURES = "pictures/";
     private static final Pattern PICTURE = Pattern.compile("pictures/([0-9a-f]{64})\\.[a-z]{1,5}");

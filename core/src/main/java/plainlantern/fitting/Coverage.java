@@ -67,7 +67,7 @@ public record Coverage(boolean covered, Slack slack, double bareShare, double zo
         boolean covered = Math.min(Math.min(left, right), Math.min(top, bottom)) >= -TOLERANCE;
         double bare = covered ? 0 : bareShare(sitting, placement);
         double ppi = Unit.MM_PER_INCH / Math.max(placement.scaleX(), placement.scaleY());
-        return new Coverage(covered, new Slack(left, top, right, bottom), bare, sitting.zoom(placement), ppi,
+        return new Coverage(covered, new Slack(left, top, right, bottom), bare, Sitting.zoom(reach, lie), ppi,
                 placement.scaleX() / placement.scaleY());
     }
 

@@ -30,7 +30,7 @@ public record Sitting(Path outline, int width, int height) {
 
     /** The outline's bounds in axes turned by {@code turn} about the panel's centre. */
     public Box reach(double turn) {
-        return outline.mapped(Affine.turn(-turn)).bounds();
+        return outline.bounds(Affine.turn(-turn));
     }
 
     /** Where the picture lies in its own turned axes, about the panel's centre. */
@@ -92,8 +92,10 @@ public record Sitting(Path outline, int width, int height) {
 
     /** Scale against the scale that just covers at that turn and stretch; 1 just covers. */
     public double zoom(Pose placement) {
-        Box reach = reach(placement.turn());
-        Box lie = lie(placement);
+        return zoom(reach(placement.turn()), lie(placement));
+    }
+
+    static double zoom(Box reach, Box lie) {
         return Math.min(lie.width() / reach.width(), lie.height() / reach.height());
     }
 

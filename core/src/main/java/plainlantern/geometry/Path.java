@@ -112,7 +112,9 @@ public record Path(List<Segment> segments, FillRule rule) {
     }
 
     public Path mapped(Affine map) {
-        return new Path(segments.stream().map(s -> s.mapped(map)).toList(), rule);
+        Segment[] mapped = new Segment[segments.size()];
+        for (int i = 0; i < mapped.length; i++) mapped[i] = segments.get(i).mapped(map);
+        return new Path(List.of(mapped), rule);
     }
 
     /** Its contours as closed rings of curves; a step back to the start is added where a contour does not end there. */
@@ -161,16 +163,25 @@ public record Path(List<Segment> segments, FillRule rule) {
      * the path is empty.
      */
     public Box bounds() {
-        Extent extent = new Extent();
+        return bounds(Affine.IDENTITY);
+    }
+
+    /** As {@link #bounds()}, of the path mapped. */
+    public Box bounds(Affine map) {
+        Extent extent = new Extent(map);
         draw(extent);
         if (extent.x.low > extent.x.high) throw new IllegalStateException("bounds of an empty path");
         return Box.between(extent.x.low, extent.y.low, extent.x.high, extent.y.high);
     }
 
     private static final class Extent implements Pen<RuntimeException> {
-        final Range x = new Range();
-        final Range y = new Range();
-        private Point at = Point.ORIGIN;
+        final Range x;
+        final Range y;
+
+        Extent(Affine map) {
+            x = new Range(map.a(), map.c(), map.e());
+            y = new Range(map.b(), map.d(), map.f());
+        }
 
         @Override
         public void move(Point to) {
@@ -179,16 +190,14 @@ public record Path(List<Segment> segments, FillRule rule) {
 
         @Override
         public void line(Point to) {
-            x.add(to.x());
-            y.add(to.y());
-            at = to;
+            x.line(to);
+            y.line(to);
         }
 
         @Override
         public void cubic(Point control1, Point control2, Point to) {
-            x.curve(at.x(), control1.x(), control2.x(), to.x());
-            y.curve(at.y(), control1.y(), control2.y(), to.y());
-            line(to);
+            x.cubic(control1, control2, to);
+            y.cubic(control1, control2, to);
         }
 
         @Override
@@ -249,7 +258,8 @@ public record Path(List<Segment> segments, FillRule rule) {
         return new Path(steps, drawn.getWindingRule() == PathIterator.WIND_EVEN_ODD ? FillRule.EVEN_ODD : FillRule.NON_ZERO);
     }
 
-    private static Segment.Cubic raised(Point from, Point control, Point to) {
+    /** A quadratic curve as the cubic one that it is. */
+    public static Segment.Cubic raised(Point from, Point control, Point to) {
         return new Segment.Cubic(from.plus(control.minus(from).times(2.0 / 3)), to.plus(control.minus(to).times(2.0 / 3)), to);
     }
 
@@ -303,17 +313,46 @@ public record Path(List<Segment> segments, FillRule rule) {
         return polygon ? Optional.of(contours.get(0).stream().map(Curve::from).toList()) : Optional.empty();
     }
 
+    /** The least and the greatest of one linear measure of places. */
     private static final class Range {
+        final double across;
+        final double down;
+        final double more;
         double low = Double.POSITIVE_INFINITY;
         double high = Double.NEGATIVE_INFINITY;
+        private double at;
 
-        void add(double value) {
+        Range(double across, double down, double more) {
+            this.across = across;
+            this.down = down;
+            this.more = more;
+        }
+
+        private double of(Point point) {
+            return across * point.x() + down * point.y() + more;
+        }
+
+        void line(Point to) {
+            at = of(to);
+            add(at);
+        }
+
+        void cubic(Point control1, Point control2, Point to) {
+            double from = at;
+            line(to);
+            double first = of(control1);
+            double second = of(control2);
+            // A curve stays between its ends and its controls.
+            if (Math.min(first, second) < low || Math.max(first, second) > high) curve(from, first, second, at);
+        }
+
+        private void add(double value) {
             low = Math.min(low, value);
             high = Math.max(high, value);
         }
 
         /** Adds the values where the derivative of the cubic with these four ordinates is zero inside (0, 1). */
-        void curve(double p0, double p1, double p2, double p3) {
+        private void curve(double p0, double p1, double p2, double p3) {
             double qa = -p0 + 3 * p1 - 3 * p2 + p3;
             double qb = 2 * (p0 - 2 * p1 + p2);
             double qc = p1 - p0;

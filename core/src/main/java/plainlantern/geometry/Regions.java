@@ -25,7 +25,9 @@ import org.locationtech.jts.operation.polygonize.Polygonizer;
 public final class Regions {
     private final Chords chords;
     private final double least;
+    /** Those too small to be regions come last. */
     private final List<Face> faces = new ArrayList<>();
+    private final int count;
 
     private record Face(Polygon area, BitSet owners) {}
 
@@ -54,7 +56,6 @@ public final class Regions {
         polygonizer.add(OverlayNGRobust.union(lines));
         @SuppressWarnings("unchecked")
         Collection<Polygon> all = polygonizer.getPolygons();
-        // Those too small to be regions come last.
         for (Polygon area : Rings.ordered(all).stream().sorted(Comparator.<Polygon, Boolean>comparing(this::small)
                 .thenComparing(Regions::reading)).toList()) {
             BitSet owners = new BitSet();
@@ -62,6 +63,7 @@ public final class Regions {
             for (int i = 0; i < areas.size(); i++) if (areas.get(i).contains(place)) owners.set(i);
             if (!owners.isEmpty()) faces.add(new Face(area, owners));
         }
+        count = (int) faces.stream().filter(face -> !small(face.area)).count();
     }
 
     private boolean small(Polygon area) {
@@ -76,12 +78,12 @@ public final class Regions {
 
     /** How many regions there are; their numbers are those from 0. */
     public int count() {
-        return (int) faces.stream().filter(face -> !small(face.area)).count();
+        return count;
     }
 
     /** mm² of what is too small to be a region. */
     public double small() {
-        return faces.stream().filter(face -> small(face.area)).mapToDouble(face -> face.area.getArea()).sum();
+        return faces.stream().skip(count).mapToDouble(face -> face.area.getArea()).sum();
     }
 
     /** The forms that a region is inside of, by their places in the list. */

@@ -28,7 +28,7 @@ public record FreeForm(@JsonIgnore Path path) implements Outline {
 
     @JsonCreator
     static FreeForm read(@JsonProperty("d") String d, @JsonProperty("rule") FillRule rule) {
-        return new FreeForm(PathData.parse(d == null ? "" : d, rule == null ? FillRule.EVEN_ODD : rule));
+        return new FreeForm(PathData.read(d == null ? "" : d, rule == null ? FillRule.EVEN_ODD : rule));
     }
 
     @JsonProperty("d")

@@ -11,7 +11,6 @@ import java.util.OptionalDouble;
 import plainlantern.asking.BadInput;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
-import plainlantern.geometry.FillRule;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 import plainlantern.lettering.Face;
@@ -19,17 +18,13 @@ import plainlantern.lettering.Setting;
 
 /**
  * Words as a form. Their outlines are kept with them, so that the same letters show where the typeface is missing. They are written as
- * relative SVG path data in hundred-thousandths of an em, from where the first baseline begins: at the left, in the middle or at the
+ * SVG path data in hundred-thousandths of an em, from where the first baseline begins: at the left, in the middle or at the
  * right, as the lines stand.
  *
- * @param path  in the unit square around the origin, filled by the non-zero rule: contours of script and of neighbours overlap
- * @param inked what the letters cover, em, from where the first baseline begins
+ * @param outlines filled by the non-zero rule: contours of script and of neighbours overlap
  */
 @JsonTypeName("letters")
-public record Letters(Spelling spelling, @JsonIgnore Path path, @JsonIgnore Box inked) implements Outline {
-    private static final double EM = 100_000;
-    private static final int MOST_STEPS = 60_000;
-
+public record Letters(Spelling spelling, @JsonIgnore Inked outlines) implements Outline {
     /** @throws BadInput where the typeface lacks a letter, or nothing is to be seen */
     public static Letters of(Spelling spelling, Face face) {
         String missing = face.missing(spelling.text());
@@ -57,34 +52,35 @@ public record Letters(Spelling spelling, @JsonIgnore Path path, @JsonIgnore Box 
     /** @param drawn in em; rounded to what is written */
     private static Letters of(Spelling spelling, Path drawn) {
         BadInput.unless(!drawn.empty(), "text", "Nothing is to be seen of these letters.");
-        BadInput.unless(drawn.segments().size() <= MOST_STEPS, "text", "These letters have too many points: " + drawn.segments().size()
-                + "; a form takes " + MOST_STEPS + ".");
-        return read(spelling, PathData.whole(drawn.mapped(Affine.scale(EM, EM))));
+        BadInput.unless(drawn.segments().size() <= Inked.MOST_STEPS, "text", "These letters have too many points: " + drawn.segments().size()
+                + "; a form takes " + Inked.MOST_STEPS + ".");
+        return new Letters(spelling, Inked.of(drawn));
     }
 
     @JsonCreator
     static Letters read(@JsonProperty("spelling") Spelling spelling, @JsonProperty("d") String d) {
         BadInput.unless(spelling != null && d != null, "outline", "These letters are not whole.");
-        Path em = PathData.parse(d, FillRule.NON_ZERO).mapped(Affine.scale(1 / EM, 1 / EM));
-        BadInput.unless(em.segments().size() <= MOST_STEPS, "outline", "These letters have too many points.");
-        Box box = em.bounds();
-        BadInput.unless(box.width() > 0 && box.height() > 0, "outline", "Nothing is to be seen of these letters.");
-        return new Letters(spelling, em.mapped(FreeForm.toUnit(box)), box);
+        return new Letters(spelling, Inked.read(d));
     }
 
     @JsonProperty("d")
     String written() {
-        return PathData.whole(path.mapped(Affine.scale(EM, EM).after(FreeForm.toUnit(inked).inverse())));
+        return outlines.d();
+    }
+
+    /** What the letters cover, em, from where the first baseline begins. */
+    public Box inked() {
+        return outlines.box();
     }
 
     /** From em, counted from where the first baseline begins, to the frame of a form of that size. */
     public Affine fromEm(double width, double height) {
-        return Affine.scale(width, height).after(FreeForm.toUnit(inked));
+        return Affine.scale(width, height).after(FreeForm.toUnit(inked()));
     }
 
     @Override
     public Path path(double width, double height) {
-        return path.mapped(Affine.scale(width, height));
+        return outlines.path(width, height);
     }
 
     @Override
@@ -94,7 +90,7 @@ public record Letters(Spelling spelling, @JsonIgnore Path path, @JsonIgnore Box 
 
     @Override
     public double aspect() {
-        return inked.width() / inked.height();
+        return inked().width() / inked().height();
     }
 
     /** How much wider they are than the typeface has them, at a size; 1 where they are as it has them. */

@@ -2,7 +2,7 @@ package plainlantern.outline;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.DoubleFunction;
+import java.util.function.ObjDoubleConsumer;
 import plainlantern.asking.BadInput;
 import plainlantern.geometry.FillRule;
 import plainlantern.geometry.Path.Segment;
@@ -11,20 +11,20 @@ import plainlantern.geometry.Point;
 
 /** Paths as SVG path data (SVG 2, chapter 9), absolute commands, five decimals of a millimetre. */
 public final class PathData {
-    private static final String NONE = "That is no path of M, L, C and Z commands.";
+    private static final String NONE = "That is no path of M, L, Q, C and Z commands.";
 
     private PathData() {}
 
     public static String of(Path path) {
-        return written(path, value -> number(value, 5));
+        return written(path, (out, value) -> number(out, value, 5));
     }
 
     /** As {@link #of}, with every digit: reading it back gives the same path. */
     static String exact(Path path) {
-        return written(path, Double::toString);
+        return written(path, StringBuilder::append);
     }
 
-    private static String written(Path path, DoubleFunction<String> number) {
+    private static String written(Path path, ObjDoubleConsumer<StringBuilder> number) {
         StringBuilder out = new StringBuilder();
         path.draw(new Path.Pen<RuntimeException>() {
             @Override
@@ -50,68 +50,22 @@ public final class PathData {
         return out.toString();
     }
 
-    private static void points(StringBuilder out, DoubleFunction<String> number, Point... points) {
+    private static void points(StringBuilder out, ObjDoubleConsumer<StringBuilder> number, Point... points) {
         for (int i = 0; i < points.length; i++) {
             if (i > 0) out.append(' ');
-            out.append(number.apply(points[i].x())).append(' ').append(number.apply(points[i].y()));
+            number.accept(out, points[i].x());
+            out.append(' ');
+            number.accept(out, points[i].y());
         }
     }
 
-    /** In whole numbers, relative: short, for what was rounded so. */
-    static String whole(Path path) {
-        StringBuilder out = new StringBuilder();
-        path.draw(new Path.Pen<RuntimeException>() {
-            private long x;
-            private long y;
-            private long startX;
-            private long startY;
-
-            @Override
-            public void move(Point to) {
-                step('m', to);
-                startX = x;
-                startY = y;
-            }
-
-            @Override
-            public void line(Point to) {
-                step('l', to);
-            }
-
-            @Override
-            public void cubic(Point control1, Point control2, Point to) {
-                step('c', control1, control2, to);
-            }
-
-            @Override
-            public void close() {
-                out.append('z');
-                x = startX;
-                y = startY;
-            }
-
-            private void step(char command, Point... points) {
-                out.append(command);
-                for (int i = 0; i < points.length; i++) {
-                    long left = Math.round(points[i].x()) - x;
-                    out.append(i > 0 && left >= 0 ? " " : "").append(left);
-                    long down = Math.round(points[i].y()) - y;
-                    out.append(down >= 0 ? " " : "").append(down);
-                }
-                x = Math.round(points[points.length - 1].x());
-                y = Math.round(points[points.length - 1].y());
-            }
-        });
-        return out.toString();
+    /** In few characters, for the screen and for what was rounded so; {@code decimals} from 0 to 9. */
+    public static String brief(Path path, int decimals) {
+        return Brief.of(path, decimals);
     }
 
-    /** Reads what a person drew: commands M, L, C and Z; throws {@link BadInput}. */
+    /** Reads the commands M, L, Q, C and Z, absolute or relative, each with its letter; throws {@link BadInput}. */
     public static Path read(String d, FillRule rule) {
-        return parse(d, rule);
-    }
-
-    /** Reads the commands M, L, C and Z, absolute or relative, each with its letter; throws {@link BadInput}. */
-    static Path parse(String d, FillRule rule) {
         return new Reader(d).path(rule);
     }
 
@@ -134,6 +88,7 @@ public final class PathData {
                 switch (Character.toUpperCase(command)) {
                     case 'M' -> steps.add(new Segment.Move(start = pen = point(from)));
                     case 'L' -> steps.add(new Segment.Line(pen = point(from)));
+                    case 'Q' -> steps.add(Path.raised(pen, point(from), pen = point(from)));
                     case 'C' -> steps.add(new Segment.Cubic(point(from), point(from), pen = point(from)));
                     case 'Z' -> {
                         steps.add(new Segment.Close());
@@ -152,6 +107,14 @@ public final class PathData {
         private double number() {
             while (at < d.length() && (d.charAt(at) == ' ' || d.charAt(at) == ',')) at++;
             int from = at;
+            int whole = 0;
+            boolean minus = at < d.length() && d.charAt(at) == '-';
+            if (minus) at++;
+            // Letters are thousands of short whole numbers.
+            int digits = at;
+            while (at < d.length() && d.charAt(at) >= '0' && d.charAt(at) <= '9' && at - digits < 9)
+                whole = whole * 10 + d.charAt(at++) - '0';
+            if (at > digits && (at == d.length() || !digit(d.charAt(at), d.charAt(at - 1), true))) return minus ? -whole : whole;
             while (at < d.length() && digit(d.charAt(at), at > from ? d.charAt(at - 1) : 0, at > from)) at++;
             try {
                 double value = Double.parseDouble(d.substring(from, at));
@@ -168,24 +131,36 @@ public final class PathData {
         }
     }
 
-    /**
-     * {@code value} with at most {@code decimals} (0 to 9) decimals and no needless zeros. Boards are made of hundreds of
-     * thousands of these, so no general formatter is used.
-     */
+    /** {@code value} with at most {@code decimals} (0 to 9) decimals and no needless zeros. */
     public static String number(double value, int decimals) {
+        StringBuilder out = new StringBuilder(20);
+        number(out, value, decimals);
+        return out.toString();
+    }
+
+    private static void number(StringBuilder out, double value, int decimals) {
+        long unit = unit(decimals);
+        long scaled = scaled(value, unit);
+        if (scaled < 0) out.append('-');
+        out.append(Math.abs(scaled) / unit);
+        long part = Math.abs(scaled) % unit;
+        if (part == 0) return;
+        int digits = decimals;
+        for (; part % 10 == 0; part /= 10) digits--;
+        out.append('.');
+        for (long least = unit(digits - 1); part < least; least /= 10) out.append('0');
+        out.append(part);
+    }
+
+    static long unit(int decimals) {
         long unit = 1;
         for (int i = 0; i < decimals; i++) unit *= 10;
+        return unit;
+    }
+
+    static long scaled(double value, long unit) {
         long scaled = Math.round(value * unit);
         if (scaled == Long.MAX_VALUE || scaled == Long.MIN_VALUE) throw new IllegalArgumentException("no number to write: " + value);
-        long whole = Math.abs(scaled) / unit;
-        long part = Math.abs(scaled) % unit;
-        StringBuilder out = new StringBuilder();
-        if (scaled < 0) out.append('-');
-        out.append(whole);
-        if (part == 0) return out.toString();
-        String digits = Long.toString(unit + part);
-        int end = digits.length();
-        while (digits.charAt(end - 1) == '0') end--;
-        return out.append('.').append(digits, 1, end).toString();
+        return scaled;
     }
 }

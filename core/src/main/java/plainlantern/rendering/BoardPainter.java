@@ -3,6 +3,7 @@ package plainlantern.rendering;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import plainlantern.arranging.Shapes;
 import plainlantern.asking.Typed;
@@ -46,18 +47,24 @@ public final class BoardPainter {
                 .append("\" data-id=\"").append(panel.id()).append("\" data-panel='")
                 .append(attribute(SheetJson.MAPPER.writeValueAsString(numbers(sheet, panel, state.label())))).append("'>");
         Path path = panel.pathOnSheet();
-        out.append("<path class=\"form\" fill-rule=\"").append(path.rule().label()).append("\" d=\"")
-                .append(PathData.of(path)).append("\"/>");
-        if (panel.paints()) out.append(SvgPainter.item(Scene.item(sheet, panel), href, "", true));
+        Surface board = Surface.board(href, Optional.of(path));
+        form(panel, path, board, out);
+        if (panel.paints()) out.append(SvgPainter.item(Scene.item(sheet, panel, path), board));
         if (state == PanelState.BARE) panel.holder().flatMap(holder -> PanelState.bare(sheet, holder))
                 .ifPresent(bare -> out.append("<path class=\"bare-area\" fill-rule=\"evenodd\" d=\"")
-                .append(PathData.of(bare.mapped(panel.seat().toSheet()))).append("\"/>"));
+                .append(board.d(bare.mapped(panel.seat().toSheet()))).append("\"/>"));
         return out.append("</g>").toString();
+    }
+
+    private static void form(Element panel, Path path, Surface surface, StringBuilder out) {
+        String rule = path.rule().label();
+        out.append("<path class=\"form\" id=\"").append(surface.form(panel.id())).append("\" fill-rule=\"").append(rule)
+                .append("\" clip-rule=\"").append(rule).append("\" d=\"").append(surface.d(path)).append("\"/>");
     }
 
     /** What lies behind all panels. */
     public static String paper(Sheet sheet, Function<PaintedPicture, String> href) {
-        return Scene.paper(sheet).map(paper -> SvgPainter.item(paper, href, "", false)).orElse("");
+        return Scene.paper(sheet).map(paper -> SvgPainter.item(paper, Surface.board(href, Optional.empty()))).orElse("");
     }
 
     /** Everything a gesture needs: the seat, the upright bounds, and how the picture sits. */
@@ -154,9 +161,10 @@ public final class BoardPainter {
         Box box = panel.boundsOnSheet();
         StringBuilder out = new StringBuilder("<svg viewBox=\"").append(number(box.x())).append(' ').append(number(box.y()))
                 .append(' ').append(number(box.width())).append(' ').append(number(box.height())).append("\" aria-hidden=\"true\">");
-        out.append("<path class=\"form\" fill-rule=\"").append(panel.pathOnSheet().rule().label()).append("\" d=\"")
-                .append(PathData.of(panel.pathOnSheet())).append("\"/>");
-        if (panel.paints()) out.append(SvgPainter.item(Scene.item(sheet, panel).unshaded(), href, "card-", false));
+        Path path = panel.pathOnSheet();
+        Surface card = Surface.card(href, path, box);
+        form(panel, path, card, out);
+        if (panel.paints()) out.append(SvgPainter.item(Scene.item(sheet, panel, path).unshaded(), card));
         return out.append("</svg>").toString();
     }
 

@@ -14,7 +14,6 @@ import plainlantern.geometry.Point;
 import plainlantern.lettering.LetterStyle;
 import plainlantern.lettering.Run;
 import plainlantern.lettering.Setting;
-import plainlantern.outline.PathData;
 import plainlantern.scene.Scene.Line;
 import plainlantern.scene.Scene.PaintedLetters;
 import plainlantern.scene.Scene.PaintedPicture;
@@ -56,7 +55,8 @@ public final class SvgPainter {
         if (scene.items().stream().anyMatch(i -> i.look().blend() != Blend.NORMAL
                 || i.layers().stream().anyMatch(l -> l.look().blend() != Blend.NORMAL))) out.append(rules());
         out.append(definitions);
-        scene.paper().ifPresent(paper -> out.append(item(paper, href)));
+        Surface surface = Surface.document(href, live);
+        scene.paper().ifPresent(paper -> out.append(item(paper, surface)));
         Map<String, Scene.Item> alone = new HashMap<>();
         for (Scene.Item item : scene.items()) alone.put(item.element(), item);
         List<String> names = scene.items().stream().map(Scene.Item::name).toList();
@@ -66,43 +66,28 @@ public final class SvgPainter {
                     .filter(Path.Segment.Move.class::isInstance).count();
             out.append("<g class=\"panel\"").append(pieces > 1 ? " data-pieces=\"" + pieces + "\"" : "").append("><title>")
                     .append(escaped(String.join("\n", names.subList(at, at + pieces)))).append("</title>")
-                    .append(item(item, href, "", false, live)).append("</g>");
+                    .append(item(item, surface)).append("</g>");
             at += pieces;
         }
         return out.append("</svg>").toString();
     }
 
     /** One item as a group that clips its layers, which meet each other alone. */
-    public static String item(Scene.Item item, Function<PaintedPicture, String> href) {
-        return item(item, href, "", false, false);
-    }
-
-    /**
-     * As above, for the board.
-     *
-     * @param mark    begins every id in it, where the same item is drawn twice on one page
-     * @param bitmaps whether shadows may be small images
-     */
-    static String item(Scene.Item item, Function<PaintedPicture, String> href, String mark, boolean bitmaps) {
-        return item(item, href, mark, bitmaps, false);
-    }
-
-    private static String item(Scene.Item item, Function<PaintedPicture, String> href, String mark, boolean bitmaps, boolean live) {
-        String id = mark + item.element();
+    static String item(Scene.Item item, Surface surface) {
+        String id = surface.mark() + item.element();
         String look = look(item.look());
         StringBuilder out = new StringBuilder(look.isEmpty() ? "" : "<g" + look + ">");
-        String around = SvgShades.around(item, id, bitmaps, out);
-        out.append("<clipPath id=\"clip-").append(id).append("\"><path d=\"").append(PathData.of(item.under()))
-                .append("\" clip-rule=\"").append(item.under().rule().label()).append("\"/></clipPath>").append(around)
-                        .append("<g class=\"layers\" clip-path=\"url(#clip-").append(id).append(")\"");
+        String around = SvgShades.around(item, id, surface, out);
+        out.append("<clipPath id=\"clip-").append(id).append("\">").append(surface.clip(item.under(), item.element()))
+                .append("</clipPath>").append(around).append("<g class=\"layers\" clip-path=\"url(#clip-").append(id).append(")\"");
         if (item.soft().isPresent()) out.append(" mask=\"url(#soft-").append(id).append(")\"");
         out.append('>');
         // A rim wider than the form hides all that is in it.
-        if (!item.under().empty()) for (Scene.Layer layer : item.layers()) layer.on(new Layers(item, id, href, live, out));
-        SvgShades.onto(item, id, out);
+        if (!item.under().empty()) for (Scene.Layer layer : item.layers()) layer.on(new Layers(item, id, surface, out));
+        SvgShades.onto(item, id, surface, out);
         out.append("</g>");
         if (SvgShades.filtersInside(item)) out.append("</g>");
-        item.rim().ifPresent(rim -> line(rim, item.clip(), id, out));
+        item.rim().ifPresent(rim -> line(rim, item.clip(), id, surface, out));
         if (SvgShades.filtersWhole(item)) out.append("</g>");
         return out.append(look.isEmpty() ? "" : "</g>").toString();
     }
@@ -110,13 +95,13 @@ public final class SvgPainter {
     /** The form and all around it, as far as any line reaches: even-odd, that is the outside. */
     private static final String FAR = "M-99999 -99999H99999V99999H-99999Z";
 
-    private static void line(Line line, Path form, String id, StringBuilder out) {
+    private static void line(Line line, Path form, String id, Surface surface, StringBuilder out) {
         if (line.within() != Scene.Within.ALL) {
             out.append("<clipPath id=\"rim-").append(id).append("\"><path d=\"").append(line.within() == Scene.Within.OUTSIDE ? FAR : "")
-                    .append(PathData.of(form))
+                    .append(surface.d(form))
                     .append("\" clip-rule=\"").append(form.rule().label()).append("\"/></clipPath>");
         }
-        out.append("<path class=\"rim\" fill=\"none\" d=\"").append(PathData.of(line.path())).append("\" stroke=\"")
+        out.append("<path class=\"rim\" fill=\"none\" d=\"").append(surface.d(line.path())).append("\" stroke=\"")
                 .append(line.colour().hex()).append('"');
         numbers(out, "stroke-width", line.width(), "stroke-miterlimit", Line.MITER_LIMIT);
         out.append(" stroke-linejoin=\"").append(line.join().label()).append('"');
@@ -128,12 +113,11 @@ public final class SvgPainter {
     }
 
     /** The layers of one item. */
-    private record Layers(Scene.Item item, String id, Function<PaintedPicture, String> href, boolean live, StringBuilder out)
-            implements Scene.Brush<RuntimeException> {
+    private record Layers(Scene.Item item, String id, Surface surface, StringBuilder out) implements Scene.Brush<RuntimeException> {
         @Override
         public void picture(PaintedPicture layer) {
             if (layer.blur() > 0) SvgShades.blur("blur-" + id, layer.blur(), item.under().bounds(), out);
-            SvgPainter.picture(layer, id, href, out);
+            SvgPainter.picture(layer, id, surface.href(), out);
         }
 
         @Override
@@ -143,8 +127,8 @@ public final class SvgPainter {
 
         @Override
         public void letters(PaintedLetters layer) {
-            if (live && layer.words().complete()) SvgPainter.words(layer, out);
-            else SvgPainter.letters(layer, out);
+            if (surface.live() && layer.words().complete()) SvgPainter.words(layer, out);
+            else SvgPainter.letters(layer, surface, out);
         }
     }
 
@@ -178,8 +162,8 @@ public final class SvgPainter {
         out.append(" fill=\"url(#").append(id).append(")\"").append(look(layer.look())).append("/>");
     }
 
-    private static void letters(PaintedLetters layer, StringBuilder out) {
-        out.append("<path data-layer=\"").append(layer.at()).append("\" fill-rule=\"nonzero\" d=\"").append(PathData.of(layer.outlines()))
+    private static void letters(PaintedLetters layer, Surface surface, StringBuilder out) {
+        out.append("<path data-layer=\"").append(layer.at()).append("\" fill-rule=\"nonzero\" d=\"").append(surface.d(layer.outlines()))
                 .append("\" fill=\"").append(layer.colour().hex()).append('"').append(look(layer.look())).append("/>");
     }
 

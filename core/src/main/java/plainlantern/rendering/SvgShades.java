@@ -8,7 +8,6 @@ import java.util.Base64;
 import java.util.Optional;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
-import plainlantern.outline.PathData;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.Tile;
 import plainlantern.scene.Scene.Item;
@@ -25,19 +24,18 @@ final class SvgShades {
     private SvgShades() {}
 
     /**
-     * What lies behind an item, and the definitions that it needs; returns the groups that its layers are to stand in.
-     *
-     * @param bitmaps whether shadows may be small images that are ready: browsers blur anew whenever something near moves
+     * What lies behind an item, and the definitions that it needs; returns the groups that its layers are to stand in. On a screen shadows
+     * may be small images that are ready: browsers blur anew whenever something near moves.
      */
-    static String around(Item item, String id, boolean bitmaps, StringBuilder out) {
+    static String around(Item item, String id, Surface surface, StringBuilder out) {
         StringBuilder groups = new StringBuilder();
         int count = 0;
         for (Shade shade : item.shades()) {
             String name = "shade-" + id + "-" + count++;
-            if (bitmaps && shade.form().isPresent() && bitmap(shade, out)) continue;
+            if (surface.screen() && shade.form().isPresent() && bitmap(shade, out)) continue;
             if (shade.form().isPresent()) {
                 blur(name, shade.deviation(), shade.form().get().bounds(), out);
-                path(shade, PathData.of(shade.form().get()), name, out);
+                path(shade, surface.d(shade.form().get()), name, out);
             } else {
                 Box reach = reach(item).grown(room(shade));
                 filter(name, reach, out);
@@ -63,7 +61,7 @@ final class SvgShades {
             blur("fade-" + id, soft.deviation(), box, out);
             out.append("<mask id=\"soft-").append(id).append("\" maskUnits=\"userSpaceOnUse\"");
             box(box, out);
-            out.append("><path d=\"").append(PathData.of(soft.form())).append("\" fill=\"#fff\" fill-rule=\"")
+            out.append("><path d=\"").append(surface.d(soft.form())).append("\" fill=\"#fff\" fill-rule=\"")
                     .append(soft.form().rule().label()).append("\" filter=\"url(#fade-").append(id).append(")\"/></mask>");
         });
         return groups.toString();
@@ -98,14 +96,14 @@ final class SvgShades {
     }
 
     /** What the edge of a solid item casts onto its layers: all around the form, blurred. */
-    static void onto(Item item, String id, StringBuilder out) {
+    static void onto(Item item, String id, Surface surface, StringBuilder out) {
         Optional<Shade> inner = item.inner().filter(shade -> shade.form().isPresent());
         inner.ifPresent(shade -> {
             Box frame = item.clip().bounds().grown(room(shade) + Math.max(Math.abs(shade.by().x()), Math.abs(shade.by().y())));
             blur("inner-" + id, shade.deviation(), frame, out);
             path(shade, "M" + number(frame.x(), 4) + " " + number(frame.y(), 4) + "H" + number(frame.right(), 4) + "V"
                     + number(frame.bottom(), 4) + "H" + number(frame.x(), 4) + "Z"
-                    + PathData.of(shade.form().orElseThrow()), "inner-" + id, out);
+                    + surface.d(shade.form().orElseThrow()), "inner-" + id, out);
         });
     }
 

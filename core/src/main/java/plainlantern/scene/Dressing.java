@@ -31,9 +31,8 @@ import plainlantern.sheet.Shadow;
 final class Dressing {
     private Dressing() {}
 
-    static Item item(Element element, List<Layer> layers) {
+    static Item item(Element element, Path whole, List<Layer> layers) {
         Finish finish = element.finish();
-        Path whole = element.pathOnSheet();
         Path form = finish.rim().isPresent() ? Algebra.evenOdd(whole) : whole;
         boolean solid = finish.feather() == 0 && layers.stream().anyMatch(Layer::solid);
         List<Shade> shades = new ArrayList<>();

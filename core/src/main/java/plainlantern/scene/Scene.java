@@ -375,13 +375,18 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
 
     /** What one element paints. */
     public static Item item(Sheet sheet, Element element) {
+        return item(sheet, element, element.pathOnSheet());
+    }
+
+    /** As above, where the element's path on the sheet is known. */
+    public static Item item(Sheet sheet, Element element, Path onSheet) {
         List<Layer> painted = new ArrayList<>();
         element.holder().ifPresent(holder -> {
             for (int at = 0; at < holder.content().size(); at++) {
                 if (!holder.content().get(at).look().off()) painted.add(layer(sheet, holder, at));
             }
         });
-        return Dressing.item(element, painted);
+        return Dressing.item(element, onSheet, painted);
     }
 
     private static Layer layer(Sheet sheet, Holder holder, int at) {

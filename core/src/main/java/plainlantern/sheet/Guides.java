@@ -44,7 +44,7 @@ public record Guides(@Typed.Whole @Asked(value = "Columns", most = 100) int colu
     /** A line across the whole sheet: {@code upright} at {@code at} mm from the left, or level at {@code at} mm from the top. */
     public record Own(boolean upright, double at) {
         public Own {
-            BadInput.unless(Math.abs(at) <= Seat.LARGEST, "own", "That is more than 10 m away from the sheet.");
+            Seat.near("own", at);
         }
     }
 

@@ -19,9 +19,13 @@ public record Seat(Point centre, double width, double height, double turn, boole
     public Seat {
         BadInput.unless(width >= THINNEST && width <= LARGEST, "width", "A panel is between 0.1 mm and 10 m wide.");
         BadInput.unless(height >= THINNEST && height <= LARGEST, "height", "A panel is between 0.1 mm and 10 m high.");
-        BadInput.unless(Math.abs(centre.x()) <= LARGEST && Math.abs(centre.y()) <= LARGEST, "left",
-                "That is more than 10 m away from the sheet.");
+        near("left", centre.x(), centre.y());
         BadInput.unless(Double.isFinite(turn), "turn", "This has to be a number of degrees.");
+    }
+
+    /** Throws {@link BadInput} at a field where a place, or a length, is more than {@link #LARGEST} mm. */
+    public static void near(String field, double... mm) {
+        for (double each : mm) BadInput.unless(Math.abs(each) <= LARGEST, field, "That is more than 10 m away from the sheet.");
     }
 
     public static Seat upright(Point centre, double width, double height) {

@@ -132,7 +132,7 @@ class DrawnTest {
         assertThat(after(EMPTY, drawn("M20 20L60 20L40 60")).panels()).hasSize(1);
         for (String no : List.of("", "M20 20", "M20 20L60 20Z", "M20 20L60 20L100 20Z", "M20 20L60", "M0 0L1e300 0L5 5Z",
                 "M0 0L20000 0L5 5Z",
-                "hello", "M0 0L9 9L0 9Q1 1 2 2Z"))
+                "hello", "M0 0L9 9L0 9A1 1 2 2Z"))
             assertThatThrownBy(() -> after(EMPTY, drawn(no))).as(no).isInstanceOf(BadInput.class);
         assertThatThrownBy(() -> after(TRIANGLES, "{'kind':'move-point','panel':'p1','point':9,'part':'point','dx':1,'dy':1}"))
                 .isInstanceOf(BadInput.class).hasMessageContaining("no such point");

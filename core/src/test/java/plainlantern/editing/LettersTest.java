@@ -98,7 +98,7 @@ class LettersTest {
         String written = SheetJson.write(SHEET);
         assertThat(SheetJson.read(written)).isEqualTo(SHEET);
         assertThat(written.length()).isLessThan(12_000);
-        assertThatThrownBy(() -> SheetJson.read(written.replaceFirst("\"d\":\"m", "\"d\":\"q"))).hasRootCauseInstanceOf(BadInput.class);
+        assertThatThrownBy(() -> SheetJson.read(written.replaceFirst("\"d\":\"M", "\"d\":\"q"))).hasRootCauseInstanceOf(BadInput.class);
     }
 
     /** A panel for each letter: the same forms in the same places, with the picture where it was, and as one running through all. */

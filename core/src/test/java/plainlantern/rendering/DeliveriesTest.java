@@ -376,8 +376,8 @@ class DeliveriesTest {
         assertThat(form.getRGB(5, 5) >>> 24).isZero();
         assertThat(form.getRGB(10, 220)).isEqualTo(0xFFFFFFFF);
         assertThat(form.getRGB(120, 220) >>> 24).isEqualTo(255);
-        // One alone is a file, and may keep its turn: an ellipse of semi-axes a and b turned by t reaches sqrt(a²cos²t + b²sin²t) to each
-        // side.
+        // One alone is a file, and may keep its turn: an ellipse of semi-axes a and b turned by t reaches
+        // sqrt(a²cos²t + b²sin²t) to each side.
         BufferedImage turned = read(apart(dressed, Extent.TURNED, "{panel}", List.of("p1")));
         double across = 2 * Math.hypot(120 * Math.cos(Math.toRadians(35)), 220 * Math.sin(Math.toRadians(35)));
         assertThat((double) turned.getWidth()).isCloseTo(across, within(12.0));
@@ -449,8 +449,9 @@ class DeliveriesTest {
         List<String> said = List.of("office fiat affluent", "\u05d2\u05d0\u05d5\u05ea \u05d5\u05e9\u05e4\u05dc", "AVATAR To Ty.");
         List<String> faces = List.of("EB Garamond", "Rubik", "Playfair Display");
         Sheet words = Sheet.empty("Shaped", Unit.MM, 120, 60, 254);
-        for (int i = 0; i < 3; i++) words = after(words, "{'kind':'add-caption','text':'" + said.get(i) + "'}", "{'kind':'set-words','panels':['p"
-                + (i + 1) + "'],'layer':1,'typeface':'" + faces.get(i) + "','size':9,'tracking':" + (i == 2 ? 40 : 0) + "}",
+        for (int i = 0; i < 3; i++) words = after(words, "{'kind':'add-caption','text':'" + said.get(i) + "'}",
+                "{'kind':'set-words','panels':['p" + (i + 1) + "'],'layer':1,'typeface':'" + faces.get(i)
+                + "','size':9,'tracking':" + (i == 2 ? 40 : 0) + "}",
                 "{'kind':'seat-panels','panels':['p" + (i + 1) + "'],'left':5,'top':" + (4 + 18 * i) + ",'width':110}");
         byte[] pdf = Delivery.of(Format.PDF, 254).file(Page.of(Scene.of(words)), SOURCE);
         Files.write(folder.toPath().resolve("words.pdf"), pdf);

@@ -312,7 +312,7 @@ function thirds(id, { seat }) {
   const y = seat.height / 6;
   const d = `M${-x} ${-3 * y}V${3 * y}M${x} ${-3 * y}V${3 * y}M${-3 * x} ${-y}H${3 * x}M${-3 * x} ${y}H${3 * x}`;
   const ninths = [-2, 0, 2].flatMap((i) => [-2, 0, 2].map((j) => `M${i * x} ${j * y}h0`)).join("");
-  return svg("g", {}, svg("clipPath", { id: "inside" }, svg("path", { d: form(id), "clip-rule": "evenodd" })),
+  return svg("g", {}, svg("clipPath", { id: "inside" }, svg("use", { href: `#form-${id}` })),
     svg("g", { "clip-path": "url(#inside)" }, svg("path", { class: "thirds", d, transform: matrixText(seatMatrix(seat)), ...thin }),
       svg("path", { class: "ninths", d: ninths, transform: matrixText(seatMatrix(seat)), ...thin })));
 }

@@ -149,7 +149,7 @@ class AgreementTest {
     /** The board's own drawing, without what is there to be grabbed. */
     private static BufferedImage board(Sheet sheet, int width, int height) {
         Function<PaintedPicture, String> href = layer -> "http://pictures.test/" + layer.treated().picture();
-        StringBuilder svg = new StringBuilder("<body style='margin:0'><style>.form, .bare-area { display: none }");
+        StringBuilder svg = new StringBuilder("<body style='margin:0'><style>.form, .bare-area { fill: none }");
         for (Blend blend : Blend.values())
             svg.append(".blend-").append(blend.css()).append("{mix-blend-mode:").append(blend.css()).append('}');
         svg.append(".layers{isolation:isolate}</style><svg width='").append(width).append("' height='").append(height)

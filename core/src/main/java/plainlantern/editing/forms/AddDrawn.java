@@ -37,7 +37,7 @@ public record AddDrawn(String d, List<Double> hand, @Typed.OrZero double toleran
         BadInput.unless(hand.size() <= 2 * MOST && hand.size() % 2 == 0 && d.length() <= 100 * MOST, "d",
                 "That is drawn with too many points.");
         BadInput.unless(tolerance >= 0 && tolerance <= 1000, "tolerance", "That is no tolerance.");
-        for (double at : hand) BadInput.unless(Math.abs(at) <= Seat.LARGEST, "hand", "That is more than 10 m away from the sheet.");
+        for (double at : hand) Seat.near("hand", at);
     }
 
     @Override

@@ -42,15 +42,13 @@ final class Drawn {
     static Path sound(Path path, String field) {
         BadInput.unless(!path.empty(), field, "Draw at least three points.");
         Box box = path.bounds();
-        double reach = Math.max(Math.max(Math.abs(box.x()), Math.abs(box.right())), Math.max(Math.abs(box.y()), Math.abs(box.bottom())));
-        BadInput.unless(reach <= Seat.LARGEST, field, "That is more than 10 m away from the sheet.");
+        Seat.near(field, box.x(), box.right(), box.y(), box.bottom());
         BadInput.unless(box.shorter() >= Seat.THINNEST, field, "These points lie in one line: they enclose nothing.");
         return path;
     }
 
     static Point far(Point point, String field) {
-        BadInput.unless(Math.abs(point.x()) <= Seat.LARGEST && Math.abs(point.y()) <= Seat.LARGEST, field,
-                "That is more than 10 m away from the sheet.");
+        Seat.near(field, point.x(), point.y());
         return point;
     }
 }
