@@ -78,7 +78,7 @@ public class CoreBenchmarks {
 
     @Benchmark
     public int drawBoard() {
-        return sheet.elements().stream().mapToInt(p -> BoardPainter.panel(sheet, p, layer -> layer.treated().picture()).length()).sum();
+        return sheet.elements().stream().mapToInt(p -> BoardPainter.of(sheet, p).board(layer -> layer.treated().picture()).length()).sum();
     }
 
     @Benchmark

@@ -90,14 +90,14 @@ public class FormsBenchmarks {
     @Benchmark
     public String moveTwoHundredLetters() {
         Sheet moved = MovePanels.along(List.of("p1"), 1, 1).apply(SheetJson.read(json));
-        return BoardPainter.panel(moved, moved.element("p1"), layer -> "") + SheetJson.write(moved);
+        return BoardPainter.of(moved, moved.element("p1")).board(layer -> "") + SheetJson.write(moved);
     }
 
     /** The same with other tracking: all letters are set anew. */
     @Benchmark
     public String setTwoHundredLetters() {
         Sheet set = new SetLetters(List.of("p1"), null, Map.of("tracking", 20)).apply(SheetJson.read(json));
-        return BoardPainter.panel(set, set.element("p1"), layer -> "") + SheetJson.write(set);
+        return BoardPainter.of(set, set.element("p1")).board(layer -> "") + SheetJson.write(set);
     }
 
     @Benchmark

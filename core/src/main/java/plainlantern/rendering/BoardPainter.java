@@ -33,30 +33,63 @@ import plainlantern.sheet.Vista;
 import plainlantern.sheet.Words;
 
 /**
- * The scene as the workbench shows it: one group a panel, holding what the scene paints, the form to grab, and the numbers
- * that gestures need to move it truthfully.
+ * The scene as the workbench shows it: of each element a group on the board, holding what the scene paints, the form to grab, and the
+ * numbers that gestures need to move it truthfully; and a small drawing for its card, of the same scene.
  */
 public final class BoardPainter {
-    private BoardPainter() {}
+    private final Sheet sheet;
+    private final Element panel;
+    private final PanelState state;
+    private final Path path;
+    private final Optional<Scene.Item> item;
 
-    /** One panel's group. {@code href} gives the address of a picture's preview. */
-    public static String panel(Sheet sheet, Element panel, Function<PaintedPicture, String> href) {
-        PanelState state = PanelState.of(sheet, panel);
+    private BoardPainter(Sheet sheet, Element panel) {
+        this.sheet = sheet;
+        this.panel = panel;
+        state = PanelState.of(sheet, panel);
+        path = panel.pathOnSheet();
+        item = panel.paints() ? Optional.of(Scene.item(sheet, panel, path)) : Optional.empty();
+    }
+
+    public static BoardPainter of(Sheet sheet, Element element) {
+        return new BoardPainter(sheet, element);
+    }
+
+    public Element element() {
+        return panel;
+    }
+
+    public PanelState state() {
+        return state;
+    }
+
+    /** Its group. {@code href} gives the address of a picture's preview. */
+    public String board(Function<PaintedPicture, String> href) {
         StringBuilder out = new StringBuilder("<g class=\"panel ").append(state.label()).append(' ').append(panel.kind())
                 .append(panel.hidden() ? " out" : "").append(panel.locked() ? " locked" : "")
                 .append("\" data-id=\"").append(panel.id()).append("\" data-panel='")
                 .append(attribute(SheetJson.MAPPER.writeValueAsString(numbers(sheet, panel, state.label())))).append("'>");
-        Path path = panel.pathOnSheet();
         Surface board = Surface.board(href, Optional.of(path));
-        form(panel, path, board, out);
-        if (panel.paints()) out.append(SvgPainter.item(Scene.item(sheet, panel, path), board));
+        form(board, out);
+        item.ifPresent(painted -> out.append(SvgPainter.item(painted, board)));
         if (state == PanelState.BARE) panel.holder().flatMap(holder -> PanelState.bare(sheet, holder))
                 .ifPresent(bare -> out.append("<path class=\"bare-area\" fill-rule=\"evenodd\" d=\"")
                 .append(board.d(bare.mapped(panel.seat().toSheet()))).append("\"/>"));
         return out.append("</g>").toString();
     }
 
-    private static void form(Element panel, Path path, Surface surface, StringBuilder out) {
+    /** A small drawing of it alone: the form with what it shows. */
+    public String card(Function<PaintedPicture, String> href) {
+        Box box = panel.boundsOnSheet();
+        StringBuilder out = new StringBuilder("<svg viewBox=\"").append(number(box.x())).append(' ').append(number(box.y()))
+                .append(' ').append(number(box.width())).append(' ').append(number(box.height())).append("\" aria-hidden=\"true\">");
+        Surface card = Surface.card(href, path, box);
+        form(card, out);
+        item.ifPresent(painted -> out.append(SvgPainter.item(painted.unshaded(), card)));
+        return out.append("</svg>").toString();
+    }
+
+    private void form(Surface surface, StringBuilder out) {
         String rule = path.rule().label();
         out.append("<path class=\"form\" id=\"").append(surface.form(panel.id())).append("\" fill-rule=\"").append(rule)
                 .append("\" clip-rule=\"").append(rule).append("\" d=\"").append(surface.d(path)).append("\"/>");
@@ -154,18 +187,6 @@ public final class BoardPainter {
         Box reach = sitting.reach(placement.turn());
         numbers.put("reach", new double[] {reach.x(), reach.y(), reach.right(), reach.bottom()});
         return numbers;
-    }
-
-    /** A small drawing of one panel alone, for its card: the form with what it shows. */
-    public static String card(Sheet sheet, Element panel, Function<PaintedPicture, String> href) {
-        Box box = panel.boundsOnSheet();
-        StringBuilder out = new StringBuilder("<svg viewBox=\"").append(number(box.x())).append(' ').append(number(box.y()))
-                .append(' ').append(number(box.width())).append(' ').append(number(box.height())).append("\" aria-hidden=\"true\">");
-        Path path = panel.pathOnSheet();
-        Surface card = Surface.card(href, path, box);
-        form(panel, path, card, out);
-        if (panel.paints()) out.append(SvgPainter.item(Scene.item(sheet, panel, path).unshaded(), card));
-        return out.append("</svg>").toString();
     }
 
     private static String number(double value) {

@@ -79,7 +79,7 @@ class SceneTest {
         for (plainlantern.sheet.Element panel : sheet.elements()) {
             plainlantern.sheet.Element odd = panel.named(panel.name().replaceAll("\\p{Cntrl}", "") + " <\"&'>");
             Sheet with = sheet.with(List.of(odd));
-            Element group = parsed(BoardPainter.panel(with, odd, id -> "x"));
+            Element group = parsed(BoardPainter.of(with, odd).board(id -> "x"));
             JsonNode numbers = SheetJson.MAPPER.readTree(group.getAttribute("data-panel"));
             assertThat(numbers.path("name").asString("")).isEqualTo(odd.name());
             assertThat(numbers.path("bounds").path(2).asDouble(0)).isEqualTo(odd.boundsOnSheet().right());

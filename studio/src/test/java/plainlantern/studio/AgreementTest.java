@@ -155,7 +155,7 @@ class AgreementTest {
         svg.append(".layers{isolation:isolate}</style><svg width='").append(width).append("' height='").append(height)
                 .append("' viewBox='0 0 ").append(sheet.width()).append(' ').append(sheet.height())
                 .append("' preserveAspectRatio='none' style='display:block;isolation:isolate'>").append(BoardPainter.paper(sheet, href));
-        for (var panel : sheet.elements()) svg.append(BoardPainter.panel(sheet, panel, href));
+        for (var panel : sheet.elements()) svg.append(BoardPainter.of(sheet, panel).board(href));
         try (Page blank = Browsed.browser.newPage()) {
             blank.route("http://pictures.test/**", route -> route.fulfill(new Route.FulfillOptions().setContentType("image/png")
                     .setBodyBytes(Encoder.png(PICTURES.image(route.request().url().replaceFirst(".*/", ""), 1), 72))));

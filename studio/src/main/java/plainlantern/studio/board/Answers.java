@@ -72,11 +72,12 @@ class Answers {
         List<String> order = sheet.elements().stream().map(Element::id).toList();
         Set<String> there = new HashSet<>(order);
         List<String> kept = selected.stream().filter(there::contains).toList();
-        LineUpView lineUp = LineUpView.of(sheet, changed, CARD);
+        List<BoardPainter> drawn = changed.stream().map(e -> BoardPainter.of(sheet, e)).toList();
+        LineUpView lineUp = LineUpView.of(sheet, drawn, CARD);
         String[] cards = cards(lineUp);
         List<Answer.Part> parts = new ArrayList<>();
         for (int i = 0; i < changed.size(); i++) {
-            parts.add(new Answer.Part(changed.get(i).id(), BoardPainter.panel(sheet, changed.get(i), BOARD), cards[i]));
+            parts.add(new Answer.Part(changed.get(i).id(), drawn.get(i).board(BOARD), cards[i]));
         }
         return new Answer(opened.version(), sheet.name(), SheetSize.describe(sheet), kept(opened), opened.undo().orElse(""),
                 opened.redo().orElse(""), parts, order, kept, BoardPainter.paper(sheet, BOARD), swatches(sheet),

@@ -78,8 +78,9 @@ public class BoardController {
         model.addAttribute("member", member);
         model.addAttribute("size", SheetSize.describe(sheet));
         model.addAttribute("kept", Answers.kept(opened));
-        model.addAttribute("panels", sheet.elements().stream().map(p -> BoardPainter.panel(sheet, p, Answers.BOARD)).toList());
-        model.addAttribute("lineup", LineUpView.of(sheet, sheet.elements(), Answers.CARD));
+        List<BoardPainter> drawn = sheet.elements().stream().map(e -> BoardPainter.of(sheet, e)).toList();
+        model.addAttribute("panels", drawn.stream().map(p -> p.board(Answers.BOARD)).toList());
+        model.addAttribute("lineup", LineUpView.of(sheet, drawn, Answers.CARD));
         model.addAttribute("vistas", SheetJson.MAPPER.writeValueAsString(Answers.vistas(sheet)));
         model.addAttribute("swatches", SheetJson.MAPPER.writeValueAsString(Answers.swatches(sheet)));
         model.addAttribute("paper", BoardPainter.paper(sheet, Answers.BOARD));

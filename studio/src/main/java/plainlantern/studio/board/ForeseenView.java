@@ -22,7 +22,7 @@ record ForeseenView(List<Answer.Part> changed, List<Map<String, Object>> vistas,
         Optional<List<String>> cells, Optional<String> lost, Optional<List<double[]>> across, Optional<List<double[]>> down) {
     static ForeseenView of(Foreseen seen) {
         List<Answer.Part> changed = Answers.changed(seen.before(), seen.after()).stream()
-                .map(e -> new Answer.Part(e.id(), BoardPainter.panel(seen.after(), e, Answers.BOARD), "")).toList();
+                .map(e -> new Answer.Part(e.id(), BoardPainter.of(seen.after(), e).board(Answers.BOARD), "")).toList();
         Optional<DealView> deal = seen.dealt().isEmpty() ? Optional.empty() : Optional.of(DealView.of(seen.before(), seen.dealt()));
         Optional<Laid> laid = seen.laid();
         return new ForeseenView(changed, Answers.vistas(seen.after()), seen.says().or(() -> laid.map(Laid::says)), deal,

@@ -1,6 +1,8 @@
 package plainlantern.studio.board;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Function;
 import plainlantern.fitting.PanelState;
 import plainlantern.rendering.BoardPainter;
@@ -14,17 +16,24 @@ public record LineUpView(String count, String states, List<Card> cards) {
     /** One element's card; {@code takes} tells whether pictures are put into it, {@code drawing} is SVG made of numbers and ids only. */
     public record Card(String id, String name, String state, String kind, boolean takes, boolean locked, boolean hidden, String drawing) {}
 
-    static LineUpView of(Sheet sheet, List<? extends Element> shown, Function<PaintedPicture, String> href) {
-        List<Element> panels = sheet.elements();
-        String count = Element.counted(panels);
-        return new LineUpView(count, states(sheet, panels), shown.stream().map(p -> new Card(p.id(), p.name(),
-                PanelState.of(sheet, p).label(), p.kind(), takes(p), p.locked(), p.hidden(), BoardPainter.card(sheet, p, href))).toList());
+    /** @param shown those whose cards are drawn */
+    static LineUpView of(Sheet sheet, List<BoardPainter> shown, Function<PaintedPicture, String> href) {
+        return new LineUpView(Element.counted(sheet.elements()), states(sheet, shown),
+                shown.stream().map(drawn -> card(drawn, href)).toList());
+    }
+
+    private static Card card(BoardPainter drawn, Function<PaintedPicture, String> href) {
+        Element element = drawn.element();
+        return new Card(element.id(), element.name(), drawn.state().label(), element.kind(), takes(element), element.locked(),
+                element.hidden(), drawn.card(href));
     }
 
     /** "all covered", or the worst first: "2 empty, 1 bare"; of those that show pictures, nothing where none does. */
-    private static String states(Sheet sheet, List<Element> panels) {
-        List<PanelState> states = panels.stream().filter(LineUpView::takes)
-                .map(p -> PanelState.of(sheet, p)).toList();
+    private static String states(Sheet sheet, List<BoardPainter> shown) {
+        Map<String, PanelState> known = new HashMap<>();
+        for (BoardPainter drawn : shown) known.put(drawn.element().id(), drawn.state());
+        List<PanelState> states = sheet.elements().stream().filter(LineUpView::takes)
+                .map(e -> known.containsKey(e.id()) ? known.get(e.id()) : PanelState.of(sheet, e)).toList();
         if (states.size() < 2) return states.isEmpty() ? "" : states.get(0).label();
         StringBuilder out = new StringBuilder();
         for (PanelState state : PanelState.values()) {
