@@ -132,8 +132,26 @@ final class SvgTrim {
         if (element.getParentNode() != null) element.getParentNode().removeChild(element);
     }
 
+    /**
+     * A step of no length before each smooth curve that follows one of the other kind: its control is where the pen is (SVG 2, 9.3.6 and
+     * 9.3.7), but the library would mirror the other curve's.
+     */
+    private static String parted(String d) {
+        StringBuilder out = new StringBuilder();
+        char last = 'M';
+        for (char c : d.toCharArray()) {
+            boolean command = Character.isLetter(c) && c != 'e' && c != 'E';
+            String other = !command ? "" : c == 'S' || c == 's' ? "QqTt" : c == 'T' || c == 't' ? "CcSs" : "";
+            if (other.indexOf(last) >= 0) out.append("l0 0");
+            if (command) last = c;
+            out.append(c);
+        }
+        return out.toString();
+    }
+
     /** Without effects, handlers and references that lead elsewhere. */
     private void plain(Element element) {
+        if (element.getLocalName().equals("path") && element.hasAttribute("d")) element.setAttribute("d", parted(element.getAttribute("d")));
         for (String effect : new String[] {"filter", "mask"}) {
             if (element.getLocalName().equals(effect)) continue;
             if (element.hasAttribute(effect) && !element.getAttribute(effect).equals("none")) {

@@ -74,6 +74,7 @@ class SvgReaderTest {
         compared("<path d='M10 10h30v20H10z'/>", 1);
         compared("<path d='m10,10 20,0 5,15-10 8q-20 5-15-8t5-10zM60 40c10-20 30-20 30 0s-20 20-30 0z'/>", 1);
         compared("<path d='M20 20a15 8 30 1 0 25 5A12 12 0 0 1 70 40L60 60Q40 70 30 50T12 40C12 38 10 30 15 25S18 21 20 20Z'/>", 1);
+        compared("<path d='M10 40Q20 5 30 40S50 75 60 40T90 40V75H10ZM15 50T35 45S60 65 85 55v10Z'/>", 1);
         compared("<path fill-rule='evenodd' d='M10 10H90V70H10ZM30 25H70V55H30Z'/>", 1);
         compared("<path d='M10 10H90V70H10ZM30 25H70V55H30Z'/>", 1);
         compared("<rect x='10' y='10' width='40' height='20' rx='6'/><rect x='60' y='10' width='30' height='30' rx='15' ry='5'/>", 2);
