@@ -151,7 +151,7 @@ final class SvgTrim {
 
     /** Without effects, handlers and references that lead elsewhere. */
     private void plain(Element element) {
-        if (element.getLocalName().equals("path") && element.hasAttribute("d")) element.setAttribute("d", parted(element.getAttribute("d")));
+        if (element.getLocalName().equals("path")) element.setAttribute("d", parted(element.getAttribute("d")));
         for (String effect : new String[] {"filter", "mask"}) {
             if (element.getLocalName().equals(effect)) continue;
             if (element.hasAttribute(effect) && !element.getAttribute(effect).equals("none")) {
