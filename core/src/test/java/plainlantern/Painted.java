@@ -9,8 +9,11 @@ import java.awt.image.DataBufferByte;
 import java.io.ByteArrayOutputStream;
 import java.io.File;
 import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
+import java.util.zip.CRC32;
 import javax.imageio.ImageIO;
 
 /** Pictures made for tests, comparisons of pictures, and the independent programs that we compare with. */
@@ -54,6 +57,15 @@ public final class Painted {
         System.arraycopy(segment, 0, out, 2, segment.length);
         System.arraycopy(jpeg, 2, out, 2 + segment.length, jpeg.length - 2);
         return out;
+    }
+
+    /** A PNG with one more chunk behind its head. */
+    public static byte[] chunked(byte[] png, String name, byte[] data) {
+        byte[] named = ByteBuffer.allocate(4 + data.length).put(name.getBytes(StandardCharsets.US_ASCII)).put(data).array();
+        CRC32 check = new CRC32();
+        check.update(named);
+        return ByteBuffer.allocate(png.length + data.length + 12).put(png, 0, 33).putInt(data.length).put(named)
+                .putInt((int) check.getValue()).put(png, 33, png.length - 33).array();
     }
 
     /** Mean absolute difference over all pixels and colours, of 255; both are laid on white first. */

@@ -8,7 +8,7 @@ import java.util.Optional;
  *
  * @param width      pixels across, upright
  * @param height     pixels down, upright
- * @param srgb       whether its colours are sRGB as they stand: it names no other profile
+ * @param srgb       whether its colours are known to be sRGB as they stand
  * @param taken      when it was taken, by the camera's clock: EXIF 2.32 tag 0x9003
  * @param pixelBytes that a pixel takes as its decoder gives it
  */
@@ -19,7 +19,7 @@ public record PictureFile(FileKind kind, int width, int height, Orientation orie
 
     /** Whether it can be decoded to a half, a quarter or an eighth from the start. */
     public boolean shrinks() {
-        return kind == FileKind.JPEG && srgb && FastJpeg.available();
+        return kind == FileKind.JPEG && pixelBytes <= RGB && FastJpeg.available();
     }
 
     /**
@@ -28,7 +28,7 @@ public record PictureFile(FileKind kind, int width, int height, Orientation orie
      */
     public long reading(int shrink) {
         long turned = orientation == Orientation.TOP_LEFT ? 0 : OURS;
-        return pixels(shrink) * (shrinks() || plain() ? RGB + turned : pixelBytes + OURS + turned);
+        return pixels(shrink) * (srgb && (shrinks() || plain()) ? RGB + turned : pixelBytes + OURS + turned);
     }
 
     /** Whether it is decoded into our own form at once. */

@@ -12,7 +12,7 @@ import com.drew.metadata.Metadata;
 import com.drew.metadata.exif.ExifIFD0Directory;
 import com.drew.metadata.exif.ExifReader;
 import com.drew.metadata.exif.ExifSubIFDDirectory;
-import com.drew.metadata.icc.IccDirectory;
+import java.awt.color.ICC_Profile;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -75,8 +75,9 @@ public final class PictureReader {
             Metadata metadata = metadata(kind, bytes);
             Orientation orientation = orientation(metadata);
             boolean swap = orientation.swapsSides();
-            return new PictureFile(kind, swap ? height : width, swap ? width : height, orientation, srgb(metadata), taken(metadata),
-                    pixelBytes(reader));
+            int pixelBytes = pixelBytes(reader);
+            return new PictureFile(kind, swap ? height : width, swap ? width : height, orientation, srgb(kind, bytes, pixelBytes),
+                    taken(metadata), pixelBytes);
         });
     }
 
@@ -91,20 +92,27 @@ public final class PictureReader {
      * @param shrink the largest factor by which the sides may be divided, at least 1
      */
     public static BufferedImage decode(String fileName, byte[] bytes, PictureFile file, double shrink) {
-        if (file.kind() == FileKind.JPEG && file.srgb()) {
+        if (file.shrinks()) {
             Optional<BufferedImage> fast = FastJpeg.decode(bytes, shrink >= 8 ? 8 : shrink >= 4 ? 4 : shrink >= 2 ? 2 : 1);
-            if (fast.isPresent()) return file.orientation().upright(fast.get());
+            if (fast.isPresent()) {
+                Optional<ICC_Profile> told = file.srgb() ? Optional.empty() : JpegColours.profile(bytes, file.pixelBytes());
+                return file.orientation().upright(Srgb.bytes(fast.get(), told));
+            }
         }
         BufferedImage stored = withReader(fileName, bytes, file.kind(), reader -> {
             AtomicReference<String> warning = new AtomicReference<>();
             reader.addIIOReadWarningListener((IIOReadWarningListener) (source, text) -> warning.set(text));
-            BufferedImage image = reader.read(0, plainly(file, reader));
+            BufferedImage image = inks(file) ? JpegInks.srgb(bytes, reader.readRaster(0, null)) : reader.read(0, plainly(file, reader));
             if (warning.get() != null && warning.get().toLowerCase(Locale.ROOT).matches(".*(premature|truncat|unexpected end|eof).*")) {
                 throw refused(fileName, "is cut off: its last part is missing.");
             }
             return image;
         });
-        return file.orientation().upright(Srgb.bytes(stored));
+        return file.orientation().upright(Srgb.bytes(stored, file.kind() == FileKind.PNG ? PngColours.profile(bytes) : Optional.empty()));
+    }
+
+    private static boolean inks(PictureFile file) {
+        return file.kind() == FileKind.JPEG && file.pixelBytes() == 4;
     }
 
     /** A PNG of three bytes a pixel is decoded into our own form at once, which spares a copy of all its pixels. */
@@ -184,9 +192,13 @@ public final class PictureReader {
                 });
     }
 
-    private static boolean srgb(Metadata metadata) {
-        return metadata.getDirectoriesOfType(IccDirectory.class).stream()
-                .allMatch(icc -> String.valueOf(icc.getDescription(IccDirectory.TAG_TAG_desc)).contains("sRGB"));
+    /** Whether the colours are known to be sRGB's as they stand; inks never are, whatever the file says of them. */
+    private static boolean srgb(FileKind kind, byte[] bytes, int components) {
+        return switch (kind) {
+            case JPEG -> components <= 3 && JpegColours.profile(bytes, components).isEmpty();
+            case PNG -> PngColours.profile(bytes).isEmpty();
+            default -> false;
+        };
     }
 
     private static BadInput refused(String fileName, String why) {

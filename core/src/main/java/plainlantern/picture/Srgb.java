@@ -1,21 +1,151 @@
 package plainlantern.picture;
 
+import java.awt.color.CMMException;
 import java.awt.color.ColorSpace;
+import java.awt.color.ICC_ColorSpace;
+import java.awt.color.ICC_Profile;
+import java.awt.color.ProfileDataException;
 import java.awt.image.BufferedImage;
 import java.awt.image.ColorConvertOp;
 import java.awt.image.ColorModel;
+import java.awt.image.ComponentSampleModel;
 import java.awt.image.DataBuffer;
 import java.awt.image.DataBufferByte;
+import java.awt.image.IndexColorModel;
 import java.awt.image.Raster;
+import java.awt.image.WritableRaster;
+import java.lang.reflect.Array;
+import java.util.Optional;
+import java.util.stream.IntStream;
 
-/** Brings decoded images into one form: sRGB (IEC 61966-2-1), interleaved bytes, alpha not multiplied in. */
+/**
+ * Brings decoded images into one form: sRGB (IEC 61966-2-1), interleaved bytes, alpha not multiplied in. Colours that a profile describes
+ * are computed by Little CMS, which comes with Java, in the file's own depth: 16 bits stay 16 bits until they are sRGB. Scanners and
+ * screens are read as they are to be perceived, printers' inks relative to the paper's white.
+ */
 final class Srgb {
+    private static final ICC_Profile SRGB = ICC_Profile.getInstance(ColorSpace.CS_sRGB);
+    /** Java's own name for greys that no profile describes. */
+    private static final ColorSpace GREY = ColorSpace.getInstance(ColorSpace.CS_GRAY);
+    /** Steps a channel of the colours by which a profile is tried. */
+    private static final int TRIED = 6;
+    private static final int STRIP = 64;
+
     private Srgb() {}
 
-    static BufferedImage bytes(BufferedImage image) {
+    /** A profile that a file holds; empty where it makes no sense. */
+    static Optional<ICC_Profile> profile(byte[] bytes) {
+        try {
+            ICC_Profile profile = ICC_Profile.getInstance(bytes);
+            converted(profile, Raster.createInterleavedRaster(DataBuffer.TYPE_BYTE, 1, 1, profile.getNumComponents(), null));
+            return Optional.of(profile);
+        } catch (RuntimeException damaged) {
+            // Java tells of damaged profiles by exceptions of many kinds.
+            return Optional.empty();
+        }
+    }
+
+    /** Whether a profile says nothing else than sRGB, whatever it is called: tried with colours of all kinds. */
+    static boolean is(ICC_Profile profile) {
+        if (profile.getNumComponents() != 3) return false;
+        WritableRaster colours = Raster.createInterleavedRaster(DataBuffer.TYPE_BYTE, TRIED * TRIED, TRIED, 3, null);
+        for (int r = 0; r < TRIED; r++) for (int g = 0; g < TRIED; g++) for (int b = 0; b < TRIED; b++)
+            colours.setPixel(r * TRIED + g, b, new int[] {r * 255 / (TRIED - 1), g * 255 / (TRIED - 1), b * 255 / (TRIED - 1)});
+        Raster seen = converted(profile, colours);
+        int[] were = colours.getPixels(0, 0, colours.getWidth(), TRIED, (int[]) null);
+        int[] are = seen.getPixels(0, 0, colours.getWidth(), TRIED, (int[]) null);
+        return IntStream.range(0, were.length).allMatch(i -> Math.abs(were[i] - are[i]) <= 2);
+    }
+
+    private static Raster converted(ICC_Profile from, WritableRaster colours) {
+        return new ColorConvertOp(new ICC_Profile[] {from, SRGB}, null).filter(colours,
+                Raster.createInterleavedRaster(DataBuffer.TYPE_BYTE, colours.getWidth(), colours.getHeight(), 3, null));
+    }
+
+    /** @param told what the file says of its colours; empty where the image says it, or nothing does */
+    static BufferedImage bytes(BufferedImage image, Optional<ICC_Profile> told) {
+        Optional<ICC_Profile> profile = told.or(() -> own(image));
+        if (profile.isEmpty()) return plain(image);
         ColorModel model = image.getColorModel();
-        boolean alpha = model.hasAlpha() && model.getTransparency() != ColorModel.OPAQUE;
-        int type = alpha ? BufferedImage.TYPE_4BYTE_ABGR : BufferedImage.TYPE_3BYTE_BGR;
+        // Others are spread out to bytes first: palettes, packed numbers, greys whose colours are told as those of three.
+        boolean samples = image.getSampleModel() instanceof ComponentSampleModel && !(model instanceof IndexColorModel)
+                && image.getRaster().getTransferType() <= DataBuffer.TYPE_USHORT
+                && model.getNumColorComponents() >= profile.get().getNumComponents();
+        try {
+            return converted(samples ? image : plain(image), profile.get());
+        } catch (CMMException | ProfileDataException | IllegalArgumentException damaged) {
+            return plain(image);
+        }
+    }
+
+    private static Optional<ICC_Profile> own(BufferedImage image) {
+        ColorSpace space = image.getColorModel().getColorSpace();
+        return space instanceof ICC_ColorSpace icc && !space.isCS_sRGB() && space != GREY ? Optional.of(icc.getProfile())
+                : Optional.empty();
+    }
+
+    private static BufferedImage converted(BufferedImage image, ICC_Profile profile) {
+        boolean alpha = image.getColorModel().hasAlpha();
+        Raster from = image.getRaster();
+        BufferedImage out = new BufferedImage(image.getWidth(), image.getHeight(), type(alpha));
+        int strips = (image.getHeight() + STRIP - 1) / STRIP;
+        int parts = Math.min(strips, Runtime.getRuntime().availableProcessors());
+        IntStream.range(0, parts).parallel().forEach(part -> {
+            // Operations let nobody else in, and write back the whole array that they were given: each part has its own of both.
+            ColorConvertOp operation = new ColorConvertOp(new ICC_Profile[] {profile, SRGB}, null);
+            for (int strip = part; strip < strips; strip += parts)
+                strip(operation, from, out.getRaster(), strip * STRIP, profile.getNumComponents());
+        });
+        if (alpha) alpha(from, out.getRaster());
+        return out;
+    }
+
+    private static void strip(ColorConvertOp operation, Raster from, WritableRaster to, int top, int colours) {
+        int width = from.getWidth();
+        int height = Math.min(STRIP, from.getHeight() - top);
+        // Packed as Little CMS takes them: it would read between the samples of others.
+        WritableRaster own = Raster.createInterleavedRaster(from.getTransferType(), width, height, colours, null);
+        Object samples = null;
+        for (int y = 0; y < height; y++) {
+            samples = from.getDataElements(from.getMinX(), from.getMinY() + top + y, width, 1, samples);
+            own.setDataElements(0, y, width, 1, first(colours, samples, width));
+        }
+        WritableRaster seen = Raster.createInterleavedRaster(DataBuffer.TYPE_BYTE, width, height, width * 3, 3, new int[] {2, 1, 0}, null);
+        operation.filter(own, seen);
+        byte[] colour = ((DataBufferByte) seen.getDataBuffer()).getData();
+        byte[] all = ((DataBufferByte) to.getDataBuffer()).getData();
+        int bands = to.getNumBands();
+        if (bands == 3) System.arraycopy(colour, 0, all, top * width * 3, colour.length);
+        else for (int i = 0, at = top * width * bands; i < colour.length; i += 3, at += bands) System.arraycopy(colour, i, all, at + 1, 3);
+    }
+
+    /** Of each pixel so many samples from its first one on. */
+    private static Object first(int colours, Object samples, int width) {
+        int bands = Array.getLength(samples) / width;
+        if (bands == colours) return samples;
+        Object some = Array.newInstance(samples.getClass().getComponentType(), width * colours);
+        for (int x = 0; x < width; x++) System.arraycopy(samples, x * bands, some, x * colours, colours);
+        return some;
+    }
+
+    private static void alpha(Raster from, WritableRaster to) {
+        int band = from.getNumBands() - 1;
+        int shift = Math.max(0, from.getSampleModel().getSampleSize(band) - 8);
+        int[] row = new int[from.getWidth()];
+        for (int y = 0; y < from.getHeight(); y++) {
+            from.getSamples(from.getMinX(), from.getMinY() + y, row.length, 1, band, row);
+            if (shift > 0) for (int x = 0; x < row.length; x++) row[x] >>= shift;
+            to.setSamples(0, y, row.length, 1, 3, row);
+        }
+    }
+
+    private static int type(boolean alpha) {
+        return alpha ? BufferedImage.TYPE_4BYTE_ABGR : BufferedImage.TYPE_3BYTE_BGR;
+    }
+
+    private static BufferedImage plain(BufferedImage image) {
+        ColorModel model = image.getColorModel();
+        int type = type(model.hasAlpha() && model.getTransparency() != ColorModel.OPAQUE);
         if (image.getType() == type && wholeArray(image)) return image;
         BufferedImage out = new BufferedImage(image.getWidth(), image.getHeight(), type);
         if (model.getColorSpace().getType() == ColorSpace.TYPE_GRAY && model.getNumColorComponents() == 1) {

@@ -444,6 +444,25 @@ class DeliveriesTest {
      * Shaped words stay text in a PDF: poppler reads the very words out of it, ligatures and right-to-left ones too, and paints them where
      * our pixels have them, within a tenth of a millimetre.
      */
+    /** A JPEG of inks, with a profile or without, is sRGB in a PDF that says all is; poppler's list of its pictures tells. */
+    @Test
+    void inksAreNotPassedOn(@TempDir File folder) throws Exception {
+        ImageIO.write(TIDE, "png", new File(folder, "in.png"));
+        Painted.run(folder, "vips", "icc_transform", "in.png", "inks.jpg[Q=90]", "cmyk", "--input-profile", "srgb");
+        Painted.run(folder, "vips", "copy", "inks.jpg", "bare.jpg[profile=none]");
+        Sheet sheet = new ShelvePictures(List.of(new Picture("aa".repeat(32), "tide", 600, 400)))
+                .apply(Sheet.empty("Inks", Unit.MM, 60, 40, 254));
+        sheet = after(sheet, "{'kind':'add-panel','outline':{'kind':'ellipse'}}",
+                "{'kind':'seat-panels','panels':['p1'],'left':0,'top':0,'width':60,'height':40}",
+                "{'kind':'fill','panels':['p1'],'picture':'" + "aa".repeat(32) + "'}");
+        for (String name : List.of("inks.jpg", "bare.jpg")) {
+            byte[] file = Files.readAllBytes(folder.toPath().resolve(name));
+            byte[] pdf = Delivery.of(Format.PDF, 254).file(Page.of(Scene.of(sheet)), new DecodedPictures(id -> file));
+            Files.write(folder.toPath().resolve("inks.pdf"), pdf);
+            assertThat(Painted.run(folder, "pdfimages", "-list", "inks.pdf")).as(name).contains(" rgb ").doesNotContain("cmyk");
+        }
+    }
+
     @Test
     void shapedWordsAreReadAndPaintedAlike(@TempDir File folder) throws Exception {
         List<String> said = List.of("office fiat affluent", "\u05d2\u05d0\u05d5\u05ea \u05d5\u05e9\u05e4\u05dc", "AVATAR To Ty.");

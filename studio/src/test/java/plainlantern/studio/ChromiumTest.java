@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import com.microsoft.playwright.Page;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -17,6 +19,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
+import java.util.zip.CRC32;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import plainlantern.asking.Typed;
@@ -32,6 +35,7 @@ import plainlantern.outline.Heart;
 import plainlantern.outline.PathData;
 import plainlantern.outline.Rectangle;
 import plainlantern.picture.Encoder;
+import plainlantern.picture.PictureReader;
 import plainlantern.rendering.Delivery;
 import plainlantern.rendering.Format;
 import plainlantern.rendering.RasterPainter;
@@ -176,6 +180,52 @@ class ChromiumTest extends Browsed {
         int x = (int) Math.floor(at.x());
         int y = (int) Math.floor(at.y());
         return x < 0 || y < 0 || x >= checks.getWidth() || y >= checks.getHeight() ? 0xFFFFFF : checks.getRGB(x, y) & 0xFFFFFF;
+    }
+
+    /**
+     * PNG 3, 4.3: a gamma, primaries with a gamma, and code points (ITU-T H.273) of wide, linear and video colours, as Chromium shows them;
+     * the first of two that are there decides.
+     */
+    @Test
+    void coloursThatPngsTell() throws Exception {
+        BufferedImage colours = new BufferedImage(200, 150, BufferedImage.TYPE_3BYTE_BGR);
+        for (int y = 0; y < 150; y++) for (int x = 0; x < 200; x++)
+            colours.setRGB(x, y, x * 255 / 199 << 16 | y * 255 / 149 << 8 | (x + y) * 7 % 256);
+        ByteArrayOutputStream written = new ByteArrayOutputStream();
+        ImageIO.write(colours, "png", written);
+        byte[] plain = written.toByteArray();
+        byte[] gamma = ByteBuffer.allocate(4).putInt(55_556).array();
+        ByteBuffer places = ByteBuffer.allocate(32);
+        for (int at : new int[] {31_270, 32_900, 64_000, 33_000, 21_000, 71_000, 15_000, 6_000}) places.putInt(at);
+        byte[] wide = told(told(plain, "gAMA", gamma), "cHRM", places.array());
+        Map<String, byte[]> all = new LinkedHashMap<>();
+        all.put("gamma", told(plain, "gAMA", gamma));
+        all.put("gamma and primaries", wide);
+        all.put("P3", told(plain, "cICP", new byte[] {12, 13, 0, 1}));
+        all.put("linear", told(plain, "cICP", new byte[] {1, 8, 0, 1}));
+        all.put("video", told(plain, "cICP", new byte[] {9, 1, 0, 1}));
+        all.put("gamma 2.2", told(plain, "cICP", new byte[] {1, 4, 0, 1}));
+        all.put("code points before gamma", told(wide, "cICP", new byte[] {12, 13, 0, 1}));
+        Page blank = context.newPage();
+        blank.setViewportSize(200, 150);
+        for (Map.Entry<String, byte[]> png : all.entrySet()) {
+            blank.setContent("<body style='margin:0'><img style='display:block' src='data:image/png;base64,"
+                    + Base64.getEncoder().encodeToString(png.getValue()) + "'></body>");
+            blank.waitForFunction("document.images[0].complete && document.images[0].naturalWidth > 0");
+            BufferedImage theirs = ImageIO.read(new ByteArrayInputStream(blank.screenshot()));
+            BufferedImage ours = PictureReader.decode("a.png", png.getValue(), PictureReader.inspect("a.png", png.getValue()));
+            assertThat(difference(ours, theirs)).as(png.getKey()).isLessThan(0.5);
+            assertThat(difference(ours, ImageIO.read(new ByteArrayInputStream(plain)))).as(png.getKey()).isGreaterThan(1);
+        }
+    }
+
+    /** A PNG with one more chunk behind its head. */
+    private static byte[] told(byte[] png, String chunk, byte[] data) {
+        byte[] named = ByteBuffer.allocate(4 + data.length).put(chunk.getBytes(StandardCharsets.US_ASCII)).put(data).array();
+        CRC32 check = new CRC32();
+        check.update(named);
+        return ByteBuffer.allocate(png.length + data.length + 12).put(png, 0, 33).putInt(data.length).put(named)
+                .putInt((int) check.getValue()).put(png, 33, png.length - 33).array();
     }
 
     /**
