@@ -113,12 +113,18 @@ class NodesTest extends StudioTest {
             Visitor first = new Visitor(one.port());
             UUID id = sheet(first, "Two nodes");
             double before = sheets.open(id, member.id()).sheet().holder("p1").seat().centre().x();
+            List<Visitor> visitors = new ArrayList<>();
+            // One after the other: passwords take their time, and a node lets nobody wait for long.
+            for (int i = 0; i < 8; i++) {
+                Visitor visitor = new Visitor(i % 2 == 0 ? one.port() : two.port());
+                visitor.get("/sign-in");
+                visitor.post("/sign-in", "name", member.signIn(), "password", "reeds and water");
+                assertThat(visitor.get("/sheets/" + id).statusCode()).isEqualTo(200);
+                visitors.add(visitor);
+            }
             List<CompletableFuture<List<Long>>> clients = IntStream.range(0, 8).mapToObj(i -> CompletableFuture.supplyAsync(() -> {
                 try {
-                    Visitor visitor = new Visitor(i % 2 == 0 ? one.port() : two.port());
-                    visitor.get("/sign-in");
-                    visitor.post("/sign-in", "name", member.signIn(), "password", "reeds and water");
-                    visitor.get("/sheets/" + id);
+                    Visitor visitor = visitors.get(i);
                     List<Long> versions = new ArrayList<>();
                     for (int n = 0; n < (i < 4 ? 38 : 37); n++) versions.add(move(visitor, id, UUID.randomUUID()));
                     return versions;
