@@ -52,8 +52,9 @@ public record Letters(Spelling spelling, @JsonIgnore Inked outlines) implements 
     /** @param drawn in em; rounded to what is written */
     private static Letters of(Spelling spelling, Path drawn) {
         BadInput.unless(!drawn.empty(), "text", "Nothing is to be seen of these letters.");
-        BadInput.unless(drawn.segments().size() <= Inked.MOST_STEPS, "text", "These letters have too many points: " + drawn.segments().size()
-                + "; a form takes " + Inked.MOST_STEPS + ".");
+        int steps = drawn.segments().size();
+        BadInput.unless(steps <= Inked.MOST_STEPS, "text", "These letters have too many points: " + steps + "; a form takes "
+                + Inked.MOST_STEPS + ".");
         return new Letters(spelling, Inked.of(drawn));
     }
 
