@@ -106,8 +106,8 @@ public record Setting(Face face, double size, Side side, double leading, double 
             List<Glyph> glyphs = run.glyphs();
             for (int i = 0, next; i < glyphs.size(); i = next) {
                 List<Path.Segment> steps = new ArrayList<>(placed(glyphs.get(i)));
-                for (next = i + 1; next < glyphs.size() && glyphs.get(next).text()
-                        .isEmpty(); next++) steps.addAll(placed(glyphs.get(next)));
+                for (next = i + 1; next < glyphs.size() && glyphs.get(next).text().isEmpty(); next++)
+                    steps.addAll(placed(glyphs.get(next)));
                 signs.add(new Sign(glyphs.get(i).text(), new Path(steps, FillRule.NON_ZERO)));
             }
         }

@@ -4,6 +4,7 @@ import java.awt.color.ICC_Profile;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import plainlantern.picture.MatrixProfile.Primaries;
+import plainlantern.treating.Light;
 
 /**
  * Colours as coding-independent code points tell them (ITU-T H.273, tables 2 and 3; PNG 3, 11.3.2.6). Of light above the white of
@@ -52,7 +53,7 @@ final class CodePoints {
             case 5 -> v -> Math.pow(v, 2.8);
             case 7 -> v -> v < 0.0913 ? v / 4 : Math.pow((v + 0.1115) / 1.1115, 1 / 0.45);
             case 8 -> v -> v;
-            case 13 -> v -> v <= 0.04045 ? v / 12.92 : Math.pow((v + 0.055) / 1.055, 2.4);
+            case 13 -> Light::behind;
             case 16 -> v -> pq(v) * 10_000 / PAPER_NITS;
             case 17 -> v -> Math.pow(v, 2.6) * 52.37 / 48;
             case 18 -> v -> Math.pow(hlg(v) / PAPER_HLG, HLG_SYSTEM);

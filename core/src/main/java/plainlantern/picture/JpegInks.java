@@ -1,9 +1,6 @@
 package plainlantern.picture;
 
-import com.drew.imaging.jpeg.JpegProcessingException;
-import com.drew.imaging.jpeg.JpegSegmentReader;
 import com.drew.imaging.jpeg.JpegSegmentType;
-import com.drew.lang.SequentialByteArrayReader;
 import java.awt.color.ICC_ColorSpace;
 import java.awt.color.ICC_Profile;
 import java.awt.image.BufferedImage;
@@ -11,10 +8,7 @@ import java.awt.image.ComponentColorModel;
 import java.awt.image.DataBuffer;
 import java.awt.image.Raster;
 import java.awt.image.WritableRaster;
-import java.io.IOException;
-import java.util.Arrays;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * JPEGs of four inks. What their samples mean is told by an APP14 segment (ISO/IEC 10918-6, 6.5.3): with one they are stored as what is
@@ -88,14 +82,6 @@ final class JpegInks {
     }
 
     private static Optional<byte[]> marker(byte[] jpeg) {
-        try {
-            for (byte[] segment : JpegSegmentReader.readSegments(new SequentialByteArrayReader(jpeg), Set.of(JpegSegmentType.APPE))
-                    .getSegments(JpegSegmentType.APPE))
-                if (segment.length > TRANSFORM && Arrays.equals(segment, 0, NAME.length, NAME, 0, NAME.length))
-                    return Optional.of(segment);
-            return Optional.empty();
-        } catch (JpegProcessingException | IOException | RuntimeException damaged) {
-            return Optional.empty();
-        }
+        return JpegColours.segments(jpeg, JpegSegmentType.APPE, NAME).stream().filter(segment -> segment.length > TRANSFORM).findFirst();
     }
 }

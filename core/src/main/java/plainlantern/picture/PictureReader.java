@@ -108,7 +108,8 @@ public final class PictureReader {
             }
             return image;
         });
-        return file.orientation().upright(Srgb.bytes(stored, file.kind() == FileKind.PNG ? PngColours.profile(bytes) : Optional.empty()));
+        boolean told = file.kind() == FileKind.PNG && !file.srgb();
+        return file.orientation().upright(Srgb.bytes(stored, told ? PngColours.profile(bytes) : Optional.empty()));
     }
 
     private static boolean inks(PictureFile file) {

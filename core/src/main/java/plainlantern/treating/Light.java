@@ -5,13 +5,15 @@ public final class Light {
     private static final double[] LINEAR = new double[256];
 
     static {
-        for (int i = 0; i < 256; i++) {
-            double v = i / 255.0;
-            LINEAR[i] = v <= 0.04045 ? v / 12.92 : Math.pow((v + 0.055) / 1.055, 2.4);
-        }
+        for (int i = 0; i < 256; i++) LINEAR[i] = behind(i / 255.0);
     }
 
     private Light() {}
+
+    /** The light, 0 to 1, of a stored value from 0 to 1. */
+    public static double behind(double stored) {
+        return stored <= 0.04045 ? stored / 12.92 : Math.pow((stored + 0.055) / 1.055, 2.4);
+    }
 
     /** The light, 0 to 1, of the stored value in the lowest eight bits. */
     public static double linear(int value) {
