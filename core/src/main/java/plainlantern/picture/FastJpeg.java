@@ -9,15 +9,20 @@ import com.sun.jna.ptr.IntByReference;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import plainlantern.treating.Light;
 
 /**
- * JPEGs decoded by libjpeg-turbo where the machine has it (Debian's package libturbojpeg0): several times as fast, and it
- * can decode to a half, a quarter or an eighth from the start. Without it, or for a file that it does not simply decode,
+ * JPEGs decoded by libjpeg-turbo where the machine has it (Debian's package libturbojpeg0): several times as fast, and the heap never
+ * holds more pixels than are wanted. Without it, or for a file that it does not simply decode,
  * the answer is empty and the general reader has to do.
  */
 final class FastJpeg {
     private static final int BGR = 1;
     private static final int FIRST_CMYK = 3;
+    /** So many pixels are decoded, and made smaller as light; of more, the decoder halves first, which averages stored values. */
+    private static final long WHOLE = 32_000_000;
+    private static final float[] LIGHT = Light.table();
     private static final Optional<Turbo> TURBO = load();
 
     private FastJpeg() {}
@@ -71,15 +76,58 @@ final class FastJpeg {
         IntByReference colours = new IntByReference();
         if (turbo.tjDecompressHeader3(handle, file, size, width, height, new IntByReference(), colours) != 0
                 || colours.getValue() >= FIRST_CMYK) return Optional.empty();
-        int across = (width.getValue() + shrink - 1) / shrink;
-        int down = (height.getValue() + shrink - 1) / shrink;
+        int halved = halved((long) width.getValue() * height.getValue(), shrink);
+        int across = (width.getValue() + halved - 1) / halved;
+        int down = (height.getValue() + halved - 1) / halved;
         try (Memory out = new Memory((long) across * down * 3)) {
             // A warning, such as a file that is cut off, is no success either.
             if (turbo.tjDecompress2(handle, file, size, out, across, across * 3, down, BGR, 0) != 0) return Optional.empty();
-            BufferedImage image = new BufferedImage(across, down, BufferedImage.TYPE_3BYTE_BGR);
-            byte[] pixels = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
-            out.read(0, pixels, 0, pixels.length);
-            return Optional.of(image);
+            return Optional.of(averaged(out, across, down, shrink / halved));
         }
+    }
+
+    /** By how much the decoder divides the sides of a picture that is wanted {@code shrink} times as small. */
+    private static int halved(long pixels, int shrink) {
+        int by = 1;
+        while (by < shrink && pixels / ((long) by * by) > WHOLE) by *= 2;
+        return by;
+    }
+
+    /** The mean light of blocks of {@code by} pixels each way; what is left at the right and at the bottom makes blocks, too. */
+    private static BufferedImage averaged(Memory pixels, int across, int down, int by) {
+        int width = (across + by - 1) / by;
+        int height = (down + by - 1) / by;
+        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_3BYTE_BGR);
+        byte[] out = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
+        if (by == 1) {
+            pixels.read(0, out, 0, out.length);
+            return image;
+        }
+        IntStream.range(0, height).parallel().forEach(y -> {
+            int rows = Math.min(by, down - y * by);
+            byte[] row = new byte[across * 3];
+            float[] sum = new float[width * 3];
+            for (int j = 0; j < rows; j++) {
+                pixels.read(((long) y * by + j) * row.length, row, 0, row.length);
+                for (int x = 0, at = 0; x < width; x++) {
+                    float blue = 0;
+                    float green = 0;
+                    float red = 0;
+                    for (int end = Math.min(row.length, at + by * 3); at < end; at += 3) {
+                        blue += LIGHT[row[at] & 0xFF];
+                        green += LIGHT[row[at + 1] & 0xFF];
+                        red += LIGHT[row[at + 2] & 0xFF];
+                    }
+                    sum[x * 3] += blue;
+                    sum[x * 3 + 1] += green;
+                    sum[x * 3 + 2] += red;
+                }
+            }
+            for (int x = 0; x < width; x++) {
+                float share = 1f / (rows * Math.min(by, across - x * by));
+                for (int c = 0; c < 3; c++) out[(y * width + x) * 3 + c] = (byte) Light.stored(sum[x * 3 + c] * share);
+            }
+        });
+        return image;
     }
 }

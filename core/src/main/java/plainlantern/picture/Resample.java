@@ -8,15 +8,27 @@ import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
+import plainlantern.treating.Light;
 
 /**
  * Brings the pixels of an image to where an affine map puts them, filtered well both ways: Lanczos with three lobes when
- * it gets smaller, cubic convolution when it gets larger. Values are filtered as stored (sRGB), alpha multiplied in.
+ * it gets smaller, cubic convolution when it gets larger. What gets smaller is filtered as light, so that fine patterns keep their
+ * brightness; what gets larger as stored (sRGB), where light would ring. Alpha is multiplied in.
  */
 public final class Resample {
     private static final int STRIP = 48;
     /** A reduction is done by averaging whole blocks until about this factor is left for the fine filter. */
     static final double LEFT_TO_FILTER = 1.8;
+    /** By stored values, of 255: the light behind them, and themselves. */
+    private static final float[] LIGHT = new float[256];
+    private static final float[] STORED = new float[256];
+
+    static {
+        for (int i = 0; i < 256; i++) {
+            LIGHT[i] = (float) (255 * Light.linear(i));
+            STORED[i] = i;
+        }
+    }
 
     private Resample() {}
 
@@ -48,7 +60,8 @@ public final class Resample {
     private static Tile straight(BufferedImage image, Affine map, Tile tile) {
         int shrinkX = Math.max(1, (int) Math.floor(1 / Math.abs(map.a()) / LEFT_TO_FILTER));
         int shrinkY = Math.max(1, (int) Math.floor(1 / Math.abs(map.d()) / LEFT_TO_FILTER));
-        Source source = Source.of(image, shrinkX, shrinkY, reached(map, tile));
+        boolean light = Math.min(Math.abs(map.a()), Math.abs(map.d())) < 1 - 1e-9;
+        Source source = Source.of(image, shrinkX, shrinkY, reached(map, tile), light ? LIGHT : STORED);
         Kernel across = new Kernel(tile.x(), tile.width(), map.a() * shrinkX, map.e() + map.a() * source.x(), source.width());
         Kernel down = new Kernel(tile.y(), tile.height(), map.d() * shrinkY, map.f() + map.d() * source.y(), source.height());
         int height = tile.height();
@@ -84,7 +97,8 @@ public final class Resample {
                 float[] row = rows[down.start[y] + k - low];
                 for (int i = 0; i < sum.length; i++) sum[i] += weight * row[i];
             }
-            for (int x = 0; x < width; x++) out[y * width + x] = bands == 3 ? opaque(sum, x * 3) : clear(sum, x * 4);
+            if (source.levels == LIGHT) for (int x = 0; x < width; x++) out[y * width + x] = lit(sum, x * bands, bands);
+            else for (int x = 0; x < width; x++) out[y * width + x] = bands == 3 ? opaque(sum, x * 3) : clear(sum, x * 4);
         }
     }
 
@@ -132,6 +146,17 @@ public final class Resample {
     private static int clear(float[] sum, int at) {
         int alpha = level(sum[at + 3], 255);
         return alpha << 24 | level(sum[at + 2], alpha) << 16 | level(sum[at + 1], alpha) << 8 | level(sum[at], alpha);
+    }
+
+    /** A pixel whose colours are light. */
+    private static int lit(float[] sum, int at, int bands) {
+        if (bands == 3) return 0xFF000000 | Light.stored(sum[at + 2] / 255) << 16 | Light.stored(sum[at + 1] / 255) << 8
+                | Light.stored(sum[at] / 255);
+        int alpha = level(sum[at + 3], 255);
+        if (alpha == 0) return 0;
+        int out = alpha << 24;
+        for (int i = 0; i < 3; i++) out |= (Light.stored(sum[at + i] / sum[at + 3]) * alpha + 127) / 255 << 8 * i;
+        return out;
     }
 
     private static int level(float value, int most) {
@@ -191,14 +216,15 @@ public final class Resample {
      * The source pixels, averaged in blocks of {@code shrinkX} by {@code shrinkY} on the way (a large reduction needs no
      * wide filter on every pixel), from column {@code x} and row {@code y} of the image on.
      */
-    private record Source(byte[] data, int stride, int bands, int shrinkX, int shrinkY, int x, int y, int width, int height) {
-        static Source of(BufferedImage image, int shrinkX, int shrinkY, Box reached) {
+    private record Source(byte[] data, float[] levels, int stride, int bands, int shrinkX, int shrinkY, int x, int y, int width,
+            int height) {
+        static Source of(BufferedImage image, int shrinkX, int shrinkY, Box reached, float[] levels) {
             int bands = image.getRaster().getNumBands();
             int x = (int) Math.max(0, Math.min(image.getWidth() - 1, Math.floor(reached.x()))) / shrinkX * shrinkX;
             int y = (int) Math.max(0, Math.min(image.getHeight() - 1, Math.floor(reached.y()))) / shrinkY * shrinkY;
             int right = (int) Math.min(image.getWidth(), Math.max(x + 1, Math.ceil(reached.right())));
             int bottom = (int) Math.min(image.getHeight(), Math.max(y + 1, Math.ceil(reached.bottom())));
-            return new Source(((DataBufferByte) image.getRaster().getDataBuffer()).getData(), image.getWidth(), bands,
+            return new Source(((DataBufferByte) image.getRaster().getDataBuffer()).getData(), levels, image.getWidth(), bands,
                     shrinkX, shrinkY, x, y, Math.max(1, (right - x) / shrinkX), Math.max(1, (bottom - y) / shrinkY));
         }
 
@@ -221,14 +247,14 @@ public final class Resample {
         private void addOpaque(float[] out, int from, int columns) {
             int at = from;
             for (int i = 0; i < out.length; i += 3) {
-                int b = data[at] & 0xFF;
-                int g = data[at + 1] & 0xFF;
-                int r = data[at + 2] & 0xFF;
+                float b = levels[data[at] & 0xFF];
+                float g = levels[data[at + 1] & 0xFF];
+                float r = levels[data[at + 2] & 0xFF];
                 at += 3;
                 for (int k = 1; k < columns; k++, at += 3) {
-                    b += data[at] & 0xFF;
-                    g += data[at + 1] & 0xFF;
-                    r += data[at + 2] & 0xFF;
+                    b += levels[data[at] & 0xFF];
+                    g += levels[data[at + 1] & 0xFF];
+                    r += levels[data[at + 2] & 0xFF];
                 }
                 out[i] += b;
                 out[i + 1] += g;
@@ -240,9 +266,9 @@ public final class Resample {
         private void addOpaquePairs(float[] out, int from) {
             int at = from;
             for (int i = 0; i < out.length; i += 3, at += 6) {
-                out[i] += (data[at] & 0xFF) + (data[at + 3] & 0xFF);
-                out[i + 1] += (data[at + 1] & 0xFF) + (data[at + 4] & 0xFF);
-                out[i + 2] += (data[at + 2] & 0xFF) + (data[at + 5] & 0xFF);
+                out[i] += levels[data[at] & 0xFF] + levels[data[at + 3] & 0xFF];
+                out[i + 1] += levels[data[at + 1] & 0xFF] + levels[data[at + 4] & 0xFF];
+                out[i + 2] += levels[data[at + 2] & 0xFF] + levels[data[at + 5] & 0xFF];
             }
         }
 
@@ -251,9 +277,9 @@ public final class Resample {
             for (int i = 0; i < out.length; i += 4) {
                 for (int k = 0; k < columns; k++, at += 4) {
                     int alpha = data[at] & 0xFF;
-                    out[i] += (data[at + 1] & 0xFF) * alpha / 255f;
-                    out[i + 1] += (data[at + 2] & 0xFF) * alpha / 255f;
-                    out[i + 2] += (data[at + 3] & 0xFF) * alpha / 255f;
+                    out[i] += levels[data[at + 1] & 0xFF] * alpha / 255f;
+                    out[i + 1] += levels[data[at + 2] & 0xFF] * alpha / 255f;
+                    out[i + 2] += levels[data[at + 3] & 0xFF] * alpha / 255f;
                     out[i + 3] += alpha;
                 }
             }

@@ -3,9 +3,13 @@ package plainlantern.treating;
 /** The light behind stored values of sRGB (IEC 61966-2-1), with the threshold that WCAG 2.2 states. */
 public final class Light {
     private static final double[] LINEAR = new double[256];
+    /** So many steps of light that a stored value is off by a twentieth of a level at most, where it is darkest. */
+    private static final int STEPS = 1 << 15;
+    private static final byte[] STORED = new byte[STEPS];
 
     static {
         for (int i = 0; i < 256; i++) LINEAR[i] = behind(i / 255.0);
+        for (int i = 0; i < STEPS; i++) STORED[i] = (byte) Math.round(255 * storing(i / (STEPS - 1.0)));
     }
 
     private Light() {}
@@ -15,9 +19,26 @@ public final class Light {
         return stored <= 0.04045 ? stored / 12.92 : Math.pow((stored + 0.055) / 1.055, 2.4);
     }
 
+    /** The stored value, 0 to 1, of a light from 0 to 1. */
+    public static double storing(double light) {
+        return light <= 0.0031308 ? light * 12.92 : 1.055 * Math.pow(light, 1 / 2.4) - 0.055;
+    }
+
+    /** The stored value, 0 to 255, of a light from 0 to 1; what is beyond counts as the nearest. */
+    public static int stored(float light) {
+        return STORED[(int) Math.max(0, Math.min(STEPS - 1, light * (STEPS - 1) + 0.5f))] & 0xFF;
+    }
+
     /** The light, 0 to 1, of the stored value in the lowest eight bits. */
     public static double linear(int value) {
         return LINEAR[value & 0xFF];
+    }
+
+    /** The light, 0 to 1, by stored values of eight bits. */
+    public static float[] table() {
+        float[] table = new float[LINEAR.length];
+        for (int i = 0; i < table.length; i++) table[i] = (float) LINEAR[i];
+        return table;
     }
 
     /** The relative luminance of 0xRRGGBB, 0 to 1. */

@@ -12,7 +12,7 @@ import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 
 class ResampleTest {
-    /** 24 megapixels scaled down by libvips (Lanczos, three lobes) and by us: the same picture. */
+    /** 24 megapixels scaled down by libvips (Lanczos, three lobes, in linear light) and by us: the same picture. */
     @Test
     void scalesDownAsLibvipsDoes(@TempDir File folder) throws Exception {
         BufferedImage large = Painted.scene(6000, 4000, BufferedImage.TYPE_3BYTE_BGR);
@@ -20,10 +20,29 @@ class ResampleTest {
         ImageIO.write(large, "png", new File(folder, "in.png"));
         for (int width : new int[] {2750, 900}) {
             int height = width * 2 / 3;
-            Painted.run(folder, "vips", "resize", "in.png", "out.png", String.valueOf(width / 6000.0), "--vscale",
+            Painted.run(folder, "vips", "colourspace", "in.png", "light.v", "scrgb");
+            Painted.run(folder, "vips", "resize", "light.v", "small.v", String.valueOf(width / 6000.0), "--vscale",
                     String.valueOf(height / 4000.0));
+            Painted.run(folder, "vips", "colourspace", "small.v", "out.png", "srgb");
             BufferedImage theirs = ImageIO.read(new File(folder, "out.png"));
             assertThat(Painted.difference(Resample.toSize(large, width, height), theirs)).isLessThan(1.5);
+        }
+    }
+
+    /** Half black, half white is half the light, which IEC 61966-2-1 stores as 188, whatever the pattern and the size. */
+    @Test
+    void finePatternsKeepTheirBrightness() {
+        BufferedImage lines = new BufferedImage(480, 480, BufferedImage.TYPE_3BYTE_BGR);
+        for (int y = 0; y < 480; y++) for (int x = 0; x < 480; x++) lines.setRGB(x, y, (x + y) % 2 == 0 ? 0 : 0xFFFFFF);
+        for (int size : new int[] {240, 120, 60, 37}) {
+            BufferedImage small = Resample.toSize(lines, size, size);
+            for (int i = 3; i < size - 3; i++) assertThat(small.getRGB(i, size / 2) & 0xFF).as("%d", size).isBetween(187, 189);
+        }
+        byte[] jpeg = Encoder.jpeg(lines, 1, 72);
+        for (int shrink : new int[] {2, 4, 8}) {
+            BufferedImage small = PictureReader.decode("lines.jpg", jpeg, PictureReader.inspect("lines.jpg", jpeg), shrink);
+            assertThat(small.getWidth()).isEqualTo(480 / shrink);
+            assertThat(small.getRGB(20, 20) & 0xFF).as("%d", shrink).isBetween(187, 189);
         }
     }
 
