@@ -22,11 +22,15 @@ import plainlantern.outline.Slanted;
 import plainlantern.outline.Spelling;
 import plainlantern.outline.Star;
 import plainlantern.pattern.EvenGrid;
+import plainlantern.sheet.Balance;
 import plainlantern.sheet.Basics;
 import plainlantern.sheet.Blend;
+import plainlantern.sheet.ByBrightness;
 import plainlantern.sheet.Caption;
 import plainlantern.sheet.Cleared;
 import plainlantern.sheet.Colour;
+import plainlantern.sheet.ColourTable;
+import plainlantern.sheet.Colouring;
 import plainlantern.sheet.Content;
 import plainlantern.sheet.Contents;
 import plainlantern.sheet.Element;
@@ -37,11 +41,14 @@ import plainlantern.sheet.Focal;
 import plainlantern.sheet.Frame;
 import plainlantern.sheet.Guides;
 import plainlantern.sheet.Holder;
+import plainlantern.sheet.HueRange;
 import plainlantern.sheet.Layout;
+import plainlantern.sheet.Levels;
 import plainlantern.sheet.Limits;
 import plainlantern.sheet.Look;
 import plainlantern.sheet.Margins;
 import plainlantern.sheet.NamedFinish;
+import plainlantern.sheet.NamedTone;
 import plainlantern.sheet.Nudge;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Paper;
@@ -57,7 +64,10 @@ import plainlantern.sheet.SheetFormat;
 import plainlantern.sheet.Stop;
 import plainlantern.sheet.Styles;
 import plainlantern.sheet.Swatch;
+import plainlantern.sheet.Texture;
+import plainlantern.sheet.Tone;
 import plainlantern.sheet.Treatment;
+import plainlantern.sheet.Vignette;
 import plainlantern.sheet.Vista;
 import plainlantern.sheet.Wash;
 import plainlantern.sheet.Words;
@@ -103,7 +113,8 @@ public final class Sheets {
             elements.add(numbered(more, 6 + elements.size()));
         }
         Frame frame = new Frame(new Point(length(chance, 0, 200), 90), 400, 300, length(chance, -40, 40), chance.flag());
-        List<Vista> vistas = List.of(new Vista(VISTA, DAWN.id(), frame, chance.flag(), Treatment.NONE));
+        List<Vista> vistas = List.of(new Vista(VISTA, DAWN.id(), frame, chance.flag(),
+                chance.of(Treatment.NONE, Treatment.NONE.toned(TONE))));
         boolean both = List.of("p1", "p2").stream().allMatch(id -> elements.stream().anyMatch(e -> e.id().equals(id)));
         List<Layout> layouts = !both || chance.flag() ? List.of()
                 : List.of(new Layout(new EvenGrid(1, 2, 2, 0), Optional.empty(), 0, Optional.empty(), List.of("p1", "p2")));
@@ -111,7 +122,7 @@ public final class Sheets {
         Contents contents = new Contents(paper(chance),
                 List.of(chance.flag() ? DAWN : DAWN.focused(Optional.of(new Focal(0.3, 0.6, false))), TALL), elements, 90, layouts, seen
                 ? vistas : List.of());
-        Styles styles = new Styles(List.of(new Swatch("s1", "Slate", Colour.of("#446688"))), List.of(NAMED), 2);
+        Styles styles = new Styles(List.of(new Swatch("s1", "Slate", Colour.of("#446688"))), List.of(NAMED), List.of(new NamedTone("t1", "Dusk", TONE)), 2);
         SheetFormat format = new SheetFormat(chance.text(20), chance.of(Unit.values()), length(chance, 5, 3000), length(chance, 5, 3000),
                 length(chance, 30, 1200), 3, new Margins(1, 2.5, 0, 1 / 3.0));
         return new Sheet(format, contents, styles, Guides.FIRST, Limits.FIRST);
@@ -121,10 +132,17 @@ public final class Sheets {
             Finish.NONE.rimmed(Optional.of(new Rim(0.4, Colour.of("#446688@s1"),
             Rim.Side.INSIDE, Rim.Dash.SOLID, Rim.Join.MITER))));
 
+    /** A tone with something of every kind. */
+    public static final Tone TONE = Tone.NEUTRAL.balanced(new Balance(20, -0.1, 0.5)).levelled(new Levels(0.05, 0.02, 0.3, 0.4, -0.3, 0.2, 0.1))
+            .coloured(new Colouring(0.2, 0.1, true, List.of()).with(HueRange.Name.BLUE, new HueRange(10, 0.2, -0.2, 0.3)))
+            .tabled(Optional.of(new ColourTable("ab".repeat(32), "Dusk", 0.5)))
+            .brightened(Optional.of(ByBrightness.about(Colour.of("#446688@s1"))))
+            .vignetted(Optional.of(new Vignette(-0.4, 0.3))).textured(Optional.of(new Texture(0.3, 0.25, 2, 0.4, 0.2)));
+
     private static Paper paper(Chance chance) {
         return chance.of(new Paper.None(), new Paper.Plain(Colour.of("#F4EBDD")), new Paper.Plain(Colour.WHITE),
                 new Paper.Washed(List.of(new Stop(0, Colour.WHITE, 1), new Stop(1, Colour.of("#446688@s1"), 1)), 30, true),
-                new Paper.Pictured(DAWN.id(), 4, Treatment.NONE));
+                new Paper.Pictured(DAWN.id(), 4, Treatment.NONE.toned(TONE)));
     }
 
     /** In a row with others, a gap between them. */
@@ -183,7 +201,8 @@ public final class Sheets {
         boolean held = c.flag();
         Pose pose = new Pose(new Point(length(c, -90, 90), length(c, -90, 90)), length(c, 0.01, 2), length(c, 0.01, 2),
                 length(c, -180, 180), !held);
-        Treatment treatment = c.of(Treatment.NONE, Treatment.NONE, new Treatment(Optional.of(new Cleared(Colour.WHITE, 0.1, 0.2))));
+        Treatment treatment = c.of(Treatment.NONE, Treatment.NONE, Treatment.NONE.clearing(Optional.of(new Cleared(Colour.WHITE, 0.1, 0.2))).toned(TONE),
+                Treatment.NONE.toned(TONE.following(Optional.of("t1"))), Treatment.NONE.toned(Tone.NEUTRAL.levelled(new Levels(0, 0, length(c, -1, 1), 0, 0, 0, 0))));
         return PictureLayer.own(c.of(DAWN, TALL), c.of(Fit.values()), pose, held).treated(treatment);
     }
 

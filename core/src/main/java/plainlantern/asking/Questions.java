@@ -38,7 +38,7 @@ public final class Questions {
     private static Kind kind(RecordComponent component) {
         if (component.isAnnotationPresent(Typed.Length.class)) return Kind.LENGTH;
         if (component.isAnnotationPresent(Typed.Whole.class)) return Kind.WHOLE;
-        if (component.isAnnotationPresent(Typed.Share.class)) return Kind.SHARE;
+        if (component.isAnnotationPresent(Typed.Share.class) || component.isAnnotationPresent(Typed.ShareOrZero.class)) return Kind.SHARE;
         if (component.isAnnotationPresent(Typed.Turn.class)) return Kind.TURN;
         if (component.isAnnotationPresent(Typed.Switch.class)) return Kind.SWITCH;
         if (component.isAnnotationPresent(Typed.Weights.class)) return Kind.WEIGHTS;

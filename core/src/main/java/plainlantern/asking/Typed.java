@@ -53,6 +53,18 @@ public final class Typed {
     @JsonDeserialize(using = ShareReader.class)
     public @interface Share {}
 
+    /** A share as {@link Share} reads it; absent means 0. */
+    @Retention(RetentionPolicy.RUNTIME)
+    @JacksonAnnotationsInside
+    @JsonDeserialize(using = ShareOrZeroReader.class)
+    public @interface ShareOrZero {}
+
+    /** A number without a unit; absent means 0. */
+    @Retention(RetentionPolicy.RUNTIME)
+    @JacksonAnnotationsInside
+    @JsonDeserialize(using = NumberOrZeroReader.class)
+    public @interface NumberOrZero {}
+
     /** Degrees, clockwise. */
     @Retention(RetentionPolicy.RUNTIME)
     @JacksonAnnotationsInside
@@ -157,6 +169,28 @@ public final class Typed {
         @Override
         public Double deserialize(JsonParser in, DeserializationContext context) {
             return in.currentToken().isNumeric() ? number(in) : number(in) / 100;
+        }
+    }
+
+    static final class ShareOrZeroReader extends OrElse<Double> {
+        ShareOrZeroReader() {
+            super(0.0);
+        }
+
+        @Override
+        public Double deserialize(JsonParser in, DeserializationContext context) {
+            return blank(in) ? 0 : in.currentToken().isNumeric() ? number(in) : number(in) / 100;
+        }
+    }
+
+    static final class NumberOrZeroReader extends OrElse<Double> {
+        NumberOrZeroReader() {
+            super(0.0);
+        }
+
+        @Override
+        public Double deserialize(JsonParser in, DeserializationContext context) {
+            return blank(in) ? 0 : number(in);
         }
     }
 

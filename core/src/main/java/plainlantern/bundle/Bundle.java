@@ -28,16 +28,22 @@ import plainlantern.picture.Sha256;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
+import plainlantern.treating.CubeFile;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 
 /** A bundle opened for reading. Nothing in it is trusted; what is wrong is a {@link BadInput} that says so. */
 public final class Bundle implements Closeable {
     static final String FORMAT = "plain-lantern-bundle";
-    static final int VERSION = 7;
+    static final int VERSION = 8;
     static final String DOCUMENT = "sheet.json";
     static final String PICTURES = "pictures/";
+    static final String TABLES = "tables/";
     private static final Pattern PICTURE = Pattern.compile("pictures/([0-9a-f]{64})\\.[a-z]{1,5}");
+    private static final Pattern TABLE = Pattern.compile("tables/([0-9a-f]{64})\\.cube");
+    /** Tables are text, which is packed more tightly than pictures. */
+    private static final int TEXT = 8;
+    private static final int MOST_TABLES = 1000;
     private static final int MOST_DOCUMENT_BYTES = 32 << 20;
     /** Pictures are packed already: laid open, they are hardly larger than the bundle. */
     private static final int MOST_RATIO = 4;
@@ -48,6 +54,7 @@ public final class Bundle implements Closeable {
 
     private final ZipFile zip;
     private final Map<String, ZipEntry> pictures = new HashMap<>();
+    private final Map<String, ZipEntry> tables = new HashMap<>();
     private final Sheet sheet;
 
     private long room;
@@ -59,8 +66,11 @@ public final class Bundle implements Closeable {
             ZipEntry entry = entries.nextElement();
             Matcher picture = PICTURE.matcher(entry.getName());
             if (picture.matches()) pictures.put(picture.group(1), entry);
+            Matcher table = TABLE.matcher(entry.getName());
+            if (table.matches()) tables.put(table.group(1), entry);
         }
         BadInput.unless(pictures.size() <= ShelvePictures.MOST, "bundle", "This bundle has too many pictures.");
+        BadInput.unless(tables.size() <= MOST_TABLES, "bundle", "This bundle has too many colour tables.");
         ZipEntry document = zip.getEntry(DOCUMENT);
         BadInput.unless(document != null, "bundle", "This is not a bundle: it has no " + DOCUMENT + ".");
         sheet = sheet(bytes(document, MOST_DOCUMENT_BYTES));
@@ -141,6 +151,21 @@ public final class Bundle implements Closeable {
             BadInput.unless(Sha256.of(bytes).equals(id), "bundle", "A picture in the bundle was changed: "
                     + sheet.picture(id).name() + ".");
             return bytes;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The file of a table of colours that the sheet uses; throws where it is not there, or its bytes are not the ones that its id names. */
+    public byte[] table(String id) {
+        BadInput.unless(tables.containsKey(id), "bundle", "The bundle lacks a colour table that its sheet uses.");
+        try {
+            byte[] bytes = bytes(tables.get(id), CubeFile.MOST_BYTES);
+            spend(bytes.length / TEXT);
+            BadInput.unless(Sha256.of(bytes).equals(id), "bundle", "A colour table in the bundle was changed.");
+            return bytes;
+        } catch (ZipException | EOFException e) {
+            throw new BadInput("bundle", "A colour table in the bundle is damaged.");
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

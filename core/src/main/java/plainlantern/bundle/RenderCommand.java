@@ -27,8 +27,12 @@ import plainlantern.rendering.Progress;
 import plainlantern.scene.Extent;
 import plainlantern.scene.Page;
 import plainlantern.scene.Pages;
+import plainlantern.sheet.ColourTable;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.Tones;
+import plainlantern.treating.ColourMap;
+import plainlantern.treating.CubeFile;
 
 /** A delivery with no server and no database. */
 public final class RenderCommand {
@@ -90,14 +94,17 @@ public final class RenderCommand {
         Delivery delivery = delivery(options, bundles.get(0).sheet(), out);
         List<Page> pages = new ArrayList<>();
         Map<String, Bundle> homes = new HashMap<>();
+        Map<String, ColourMap> tables = new HashMap<>();
         for (Bundle bundle : bundles) {
             pages.addAll(Pages.of(bundle.sheet(), delivery.extent(), selected(bundle.sheet(), options.getOrDefault("select", "")),
                     delivery.bleed()));
             bundle.sheet().shelf().forEach(picture -> homes.put(picture.id(), bundle));
+            for (ColourTable table : Tones.tables(bundle.sheet()))
+                tables.put(table.id(), CubeFile.read(table.name(), bundle.table(table.id())));
         }
         Path part = out.resolveSibling(out.getFileName() + ".part");
         try (OutputStream to = new BufferedOutputStream(Files.newOutputStream(part))) {
-            delivery.write(pages, new DecodedPictures(id -> homes.get(id).original(id)), Progress.UNHEARD, to);
+            delivery.write(pages, new DecodedPictures(id -> homes.get(id).original(id), tables::get), Progress.UNHEARD, to);
         } catch (IOException | RuntimeException | Error e) {
             Files.deleteIfExists(part);
             throw e;

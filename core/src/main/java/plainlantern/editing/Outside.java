@@ -5,7 +5,10 @@ import java.util.Optional;
 import plainlantern.lettering.Face;
 import plainlantern.sheet.Cleared;
 import plainlantern.sheet.Foot;
+import plainlantern.sheet.Levels;
 import plainlantern.sheet.Picture;
+import plainlantern.sheet.Tone;
+import plainlantern.sheet.Treatment;
 
 /** What edits may need to know that is not on their sheet. */
 public interface Outside {
@@ -16,6 +19,21 @@ public interface Outside {
 
     /** The typeface that whoever makes the edit brought under that id; empty where there is none. */
     Optional<Face> face(String own);
+
+    /** What the table of colours is called that whoever makes the edit brought under that id; empty where there is none. */
+    Optional<String> table(String id);
+
+    /** The black and the white point that make use of all lightness, for a picture that is treated so. */
+    Levels evened(String picture, Treatment treatment);
+
+    /**
+     * A tone that brings a picture near another one.
+     *
+     * @param giver    the picture that it comes near to, treated so
+     * @param taker    the picture that gets the tone, treated so far
+     * @param strength how near, 0 to 1
+     */
+    Tone matched(String giver, Treatment given, String taker, Treatment taken, double strength);
 
     /** Where a picture stands, as its pixels tell, without that background; empty where it covers its whole box. */
     Optional<Foot> foot(String picture, Optional<Cleared> cleared);

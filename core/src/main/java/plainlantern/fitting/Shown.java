@@ -4,7 +4,6 @@ import plainlantern.sheet.Flat;
 import plainlantern.sheet.Look;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Pose;
-import plainlantern.sheet.Treated;
 import plainlantern.sheet.Treatment;
 
 /** A picture as it lies in a panel: one of the panel's own, or a slice of a vista told as one. */
@@ -15,10 +14,5 @@ public record Shown(Picture picture, Flat flat, Treatment treatment, Look look) 
 
     public boolean held() {
         return flat.held();
-    }
-
-    /** Whose pixels are seen. */
-    public Treated treated() {
-        return new Treated(picture.id(), treatment);
     }
 }

@@ -119,12 +119,12 @@ public final class Vistas {
         Vista vista = vista(sheet, layer);
         Picture picture = sheet.picture(vista.picture());
         Pose pose = pose(layer.nudge().map().after(base(sheet, panel, layer)), picture);
-        return new Shown(picture, new Flat(Fit.FREE, pose, vista.held()), vista.treatment(), layer.look());
+        return new Shown(picture, new Flat(Fit.FREE, pose, vista.held()), vista.treatment().slice(layer.treatment().tone()), layer.look());
     }
 
     /** What is shown as a picture of the panel's own. */
     public static PictureLayer owned(Shown shown, Flat flat) {
-        return new PictureLayer(new Source.Own(shown.picture().id()), flat, shown.treatment(), shown.look());
+        return new PictureLayer(new Source.Own(shown.picture().id()), flat, shown.treatment().alone(), shown.look());
     }
 
     /** The pose that a similarity from pixels to a frame is. */

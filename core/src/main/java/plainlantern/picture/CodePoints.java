@@ -4,7 +4,7 @@ import java.awt.color.ICC_Profile;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import plainlantern.picture.MatrixProfile.Primaries;
-import plainlantern.treating.Light;
+import plainlantern.sheet.Light;
 
 /**
  * Colours as coding-independent code points tell them (ITU-T H.273, tables 2 and 3; PNG 3, 11.3.2.6). Of light above the white of

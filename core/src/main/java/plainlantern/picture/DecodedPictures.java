@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.Function;
+import plainlantern.treating.ColourMap;
 
 /**
  * Pictures decoded from their originals, no larger than a rendering needs; those used last are kept, so that one seen in many
@@ -18,17 +19,29 @@ public final class DecodedPictures implements PictureSource {
 
     private final long most;
     private final Function<String, byte[]> originals;
+    private final Function<String, ColourMap> tables;
     private final Map<String, CompletableFuture<BufferedImage>> kept = new LinkedHashMap<>(8, 0.75f, true);
 
     /** {@code originals} gives the bytes of a picture's file. */
     public DecodedPictures(Function<String, byte[]> originals) {
-        this(originals, KEPT);
+        this(originals, id -> null);
+    }
+
+    /** {@code tables} gives the table of colours with an id, or null. */
+    public DecodedPictures(Function<String, byte[]> originals, Function<String, ColourMap> tables) {
+        this(originals, tables, KEPT);
     }
 
     /** @param most pixels that are kept */
-    public DecodedPictures(Function<String, byte[]> originals, long most) {
+    public DecodedPictures(Function<String, byte[]> originals, Function<String, ColourMap> tables, long most) {
         this.originals = originals;
+        this.tables = tables;
         this.most = most;
+    }
+
+    @Override
+    public Optional<ColourMap> table(String id) {
+        return Optional.ofNullable(tables.apply(id));
     }
 
     @Override

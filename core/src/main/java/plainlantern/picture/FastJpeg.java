@@ -10,7 +10,7 @@ import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import plainlantern.treating.Light;
+import plainlantern.sheet.Light;
 
 /**
  * JPEGs decoded by libjpeg-turbo where the machine has it (Debian's package libturbojpeg0): several times as fast, and the heap never

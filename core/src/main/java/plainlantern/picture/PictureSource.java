@@ -5,6 +5,8 @@ import java.util.Optional;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.sheet.Treated;
+import plainlantern.treating.ColourMap;
+import plainlantern.treating.Patch;
 import plainlantern.treating.Treating;
 
 /**
@@ -31,18 +33,28 @@ public interface PictureSource {
      */
     default Tile onto(Treated what, int width, int height, Affine map, Box wanted) {
         BufferedImage image = image(what.picture(), Math.max(map.xScale(), map.yScale()));
-        Tile tile = Resample.onto(image, map.after(Affine.scale((double) width / image.getWidth(), (double) height / image.getHeight())),
-                wanted);
-        Treating.treat(what.treatment(), tile.argb());
-        return tile;
+        Affine toPixels = map.after(Affine.scale((double) width / image.getWidth(), (double) height / image.getHeight()));
+        if (what.untouched()) return Resample.onto(image, toPixels, wanted);
+        int reach = Treating.reach(what, map.inverse());
+        Tile tile = Resample.onto(image, toPixels, wanted.grown(reach));
+        Affine toPicture = Affine.scale(1.0 / width, 1.0 / height).after(map.inverse()).after(Affine.move(tile.x(), tile.y()));
+        Treating.treat(what, new Patch(tile.argb(), tile.width(), tile.height(), toPicture), new WholePicture(this, image, width, height));
+        return reach == 0 ? tile : tile.part(wanted);
     }
 
     /**
-     * A treated picture of {@code width} by {@code height} pixels, or with as many as there are where that is less. {@code share} as above.
+     * A treated picture of {@code size} pixels, or with as many as there are where that is less. {@code share} as above, {@code width} and
+     * {@code height} the picture's own.
      */
-    default BufferedImage sized(Treated what, double share, int width, int height) {
+    default BufferedImage sized(Treated what, double share, int width, int height, int[] size) {
         BufferedImage image = image(what.picture(), share);
-        return Treating.treated(what.treatment(), width < image.getWidth() ? Resample.toSize(image, width, height) : image);
+        return Treating.treated(what, size[0] < image.getWidth() ? Resample.toSize(image, size[0], size[1]) : image,
+                new WholePicture(this, image, width, height));
+    }
+
+    /** The table of colours from the file with that id, where it is at hand. */
+    default Optional<ColourMap> table(String id) {
+        return Optional.empty();
     }
 
     /** The file that the picture was imported as, where it is at hand. */

@@ -8,7 +8,7 @@ import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
-import plainlantern.treating.Light;
+import plainlantern.sheet.Light;
 
 /**
  * Brings the pixels of an image to where an affine map puts them, filtered well both ways: Lanczos with three lobes when

@@ -46,6 +46,14 @@ public record Tile(int x, int y, int width, int height, int[] argb) {
         return new BufferedImage(plain, raster, false, null);
     }
 
+    /** The part of it that a box touches, all of which it has. */
+    Tile part(Box box) {
+        Tile out = over(box);
+        for (int row = 0; row < out.height; row++)
+            System.arraycopy(argb, (out.y - y + row) * width + out.x - x, out.argb, row * out.width, out.width);
+        return out;
+    }
+
     /** Clear pixels wherever {@code box} touches one, one at least. */
     public static Tile over(Box box) {
         int left = (int) Math.floor(box.x() + 1e-9);

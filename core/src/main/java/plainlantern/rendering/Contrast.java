@@ -15,10 +15,10 @@ import plainlantern.picture.PictureSource;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Caption;
 import plainlantern.sheet.Colour;
+import plainlantern.sheet.Light;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Wash;
 import plainlantern.sheet.Words;
-import plainlantern.treating.Light;
 
 /** How well words stand out from what is really behind them, by WCAG 2.2: relative luminance and contrast ratio, 1 to 21. */
 public final class Contrast {

@@ -1,6 +1,5 @@
 package plainlantern.rendering;
 
-import java.awt.Rectangle;
 import java.awt.image.BufferedImage;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -8,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import plainlantern.asking.Unit;
+import plainlantern.geometry.Affine;
+import plainlantern.geometry.Box;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.FileKind;
 import plainlantern.picture.Orientation;
@@ -62,7 +63,7 @@ final class Placed {
      * taken out of it.
      */
     Optional<byte[]> untouched(PaintedPicture layer) {
-        if (share(layer) < 1 || !layer.treated().treatment().none()) return Optional.empty();
+        if (share(layer) < 1 || !layer.treated().untouched()) return Optional.empty();
         return pictures.original(layer.treated().picture()).filter(bytes -> FileKind.of(bytes).orElse(null) == FileKind.JPEG)
                 .filter(bytes -> {
             PictureFile file = PictureReader.inspect("picture", bytes);
@@ -80,23 +81,17 @@ final class Placed {
     /** Its pixels, as many as are wanted. */
     BufferedImage sized(PaintedPicture layer) {
         int[] size = size(layer);
-        return pictures.sized(layer.treated(), share(layer), size[0], size[1]);
+        return pictures.sized(layer.treated(), share(layer), layer.width(), layer.height(), size);
     }
 
     /** Of its pixels, as many as are wanted, those in the middle: at most so many along each side. */
     BufferedImage middle(PaintedPicture layer, int most) {
         int[] size = size(layer);
         int[] part = {Math.min(size[0], most), Math.min(size[1], most)};
-        PictureSource cut = (id, share) -> {
-            BufferedImage image = pictures.image(id, share);
-            int across = (int) Math.min(image.getWidth(), Math.round((double) part[0] * image.getWidth() / size[0]));
-            int down = (int) Math.min(image.getHeight(), Math.round((double) part[1] * image.getHeight() / size[1]));
-            Rectangle middle = new Rectangle((image.getWidth() - across) / 2, (image.getHeight() - down) / 2, across, down);
-            BufferedImage out = new BufferedImage(across, down, image.getType());
-            out.setData(image.getData(middle).createTranslatedChild(0, 0));
-            return out;
-        };
-        return cut.sized(layer.treated(), share(layer), part[0], part[1]);
+        Affine map = Affine.scale((double) size[0] / layer.width(), (double) size[1] / layer.height());
+        Box middle = new Box((size[0] - part[0]) / 2, (size[1] - part[1]) / 2, part[0], part[1]);
+        return pictures.onto(layer.treated(), layer.width(), layer.height(), map, middle)
+                .image(layer.pixels().opaque() ? BufferedImage.TYPE_3BYTE_BGR : BufferedImage.TYPE_4BYTE_ABGR);
     }
 
     /** A file of it: its own where that can stand, PNG where parts are clear, else JPEG. */

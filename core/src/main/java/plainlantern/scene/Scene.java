@@ -3,6 +3,7 @@ package plainlantern.scene;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import plainlantern.fitting.Coverage;
 import plainlantern.fitting.Shown;
 import plainlantern.fitting.Sitting;
@@ -19,6 +20,7 @@ import plainlantern.sheet.Element;
 import plainlantern.sheet.Foot;
 import plainlantern.sheet.Holder;
 import plainlantern.sheet.Look;
+import plainlantern.sheet.Lying;
 import plainlantern.sheet.Paper;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.PictureLayer;
@@ -26,7 +28,6 @@ import plainlantern.sheet.Rim;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Stop;
 import plainlantern.sheet.Treated;
-import plainlantern.sheet.Treatment;
 import plainlantern.sheet.Wash;
 import plainlantern.sheet.Words;
 
@@ -215,13 +216,13 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
      * @param foot    where it stands, for one that can be seen through in places
      */
     public record Pixels(Treated treated, int width, int height, Optional<Foot> foot) {
-        static Pixels of(Picture picture, Treatment treatment) {
-            return new Pixels(new Treated(picture.id(), treatment), picture.width(), picture.height(), picture.foot());
+        static Pixels of(Picture picture, Treated treated) {
+            return new Pixels(treated, picture.width(), picture.height(), picture.foot());
         }
 
         /** Whether nothing can be seen through it. */
         public boolean opaque() {
-            return foot.isEmpty() && !treated.treatment().clears();
+            return foot.isEmpty() && treated.cleared().isEmpty();
         }
     }
 
@@ -370,7 +371,15 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
         double scale = Math.max(whole.width() / picture.width(), whole.height() / picture.height());
         Affine map = Affine.move(box.centre()).after(Affine.scale(scale, scale))
                 .after(Affine.move(-picture.width() / 2.0, -picture.height() / 2.0));
-        return new PaintedPicture(0, Pixels.of(picture, paper.treatment()), map, true, blur, Look.PLAIN);
+        Supplier<Lying> lying = () -> lying(map, Affine.IDENTITY, box);
+        return new PaintedPicture(0, Pixels.of(picture, Treated.of(picture.id(), paper.treatment(), lying, lying)), map, true, blur,
+                Look.PLAIN);
+    }
+
+    /** Where a picture lies, before a box that is upright in a frame of its own. */
+    private static Lying lying(Affine pixelsToSheet, Affine toFrame, Box box) {
+        Affine toBox = Affine.scale(2 / box.width(), 2 / box.height()).after(Affine.move(box.centre().times(-1))).after(toFrame);
+        return new Lying(pixelsToSheet, toBox.after(pixelsToSheet));
     }
 
     /** What one element paints. */
@@ -397,7 +406,11 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
                 Picture picture = shown.picture();
                 Affine pixelsToSheet = holder.seat().toSheet().after(shown.pose().toPanel(picture.width(), picture.height()));
                 boolean covers = Coverage.of(Sitting.of(holder, picture), shown.pose()).covered();
-                return new PaintedPicture(at, Pixels.of(picture, shown.treatment()), pixelsToSheet, covers, 0, layer.look());
+                Supplier<Lying> own = () -> lying(pixelsToSheet, holder.seat().toSheet().inverse(), holder.ownPath().bounds());
+                Supplier<Lying> under = () -> layer.slice().map(slice -> lying(pixelsToSheet, Affine.IDENTITY,
+                        Box.union(sheet.members(slice.vista()).stream().map(Element::boundsOnSheet).toList()))).orElseGet(own);
+                Treated treated = Treated.of(picture.id(), shown.treatment(), under, own);
+                return new PaintedPicture(at, Pixels.of(picture, treated), pixelsToSheet, covers, 0, layer.look());
             }
 
             @Override

@@ -14,6 +14,7 @@ import plainlantern.asking.BadInput;
  */
 public record Colour(int rgb, String swatch) {
     public static final Colour WHITE = new Colour(0xFFFFFF);
+    public static final Colour BLACK = new Colour(0);
     /** As long as what is typed for a colour can be. */
     private static final int LONGEST = 80;
     private static final String NUMBER = "\\s*([0-9.]+)(%|deg)?\\s*";
@@ -82,6 +83,11 @@ public record Colour(int rgb, String swatch) {
     private static BadInput wrong(String text) {
         return new BadInput("colour",
                 "“" + text + "” is not a colour. Write it like #FAF8F4, rgb(250, 248, 244) or hsl(40, 38%, 97%).");
+    }
+
+    /** Its relative luminance as sRGB stores it: 0 for black, 1 for white, and each grey's own value for that. */
+    public double brightness() {
+        return Light.storing(Light.luminance(rgb));
     }
 
     /** The same colour following that swatch. */

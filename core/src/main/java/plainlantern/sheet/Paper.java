@@ -98,6 +98,11 @@ public sealed interface Paper {
             return new Pictured(newPicture.id(), blur, newPicture.treatment());
         }
 
+        @Override
+        public Pictured recoloured(UnaryOperator<Colour> change) {
+            return treated(treatment.toning(tone -> tone.recoloured(change)));
+        }
+
         public Pictured treated(Treatment newTreatment) {
             return new Pictured(picture, blur, newTreatment);
         }
@@ -114,7 +119,7 @@ public sealed interface Paper {
 
         @Override
         public Pictured scaled(double factor) {
-            return new Pictured(picture, Math.min(Shadow.MOST, blur * factor), treatment);
+            return new Pictured(picture, Math.min(Shadow.MOST, blur * factor), treatment.toning(tone -> tone.scaled(factor)));
         }
     }
 

@@ -2,6 +2,7 @@ package plainlantern.sheet;
 
 import com.fasterxml.jackson.annotation.JsonCreator;
 import java.time.LocalDateTime;
+import java.util.List;
 import java.util.Optional;
 import plainlantern.asking.BadInput;
 
@@ -46,6 +47,6 @@ public record Picture(String id, String name, int width, int height, Optional<Fo
 
     /** What is painted of it on the shelf. */
     public Treated shown() {
-        return new Treated(id, treatment);
+        return new Treated(id, treatment.cleared(), List.of());
     }
 }

@@ -2,6 +2,7 @@ package plainlantern.sheet;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import plainlantern.asking.BadInput;
 
 /**
@@ -9,7 +10,7 @@ import plainlantern.asking.BadInput;
  *
  * @param source    where its pixels come from
  * @param placement where it lies: flat for a picture of the panel's own, nudged for a slice of a vista
- * @param treatment what is done to its pixels; a slice's is its vista's
+ * @param treatment what is done to its pixels; a slice's comes on top of its vista's and has nothing but a tone
  */
 @JsonTypeName("picture")
 public record PictureLayer(Source source, Placement placement, Treatment treatment, Look look) implements Content {
@@ -74,6 +75,16 @@ public record PictureLayer(Source source, Placement placement, Treatment treatme
     @Override
     public PictureLayer looking(Look newLook) {
         return new PictureLayer(source, placement, treatment, newLook);
+    }
+
+    @Override
+    public PictureLayer recoloured(UnaryOperator<Colour> change) {
+        return treated(treatment.toning(tone -> tone.recoloured(change)));
+    }
+
+    @Override
+    public PictureLayer scaled(double factor) {
+        return treated(treatment.toning(tone -> tone.scaled(factor)));
     }
 
     @Override

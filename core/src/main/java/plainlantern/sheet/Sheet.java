@@ -19,7 +19,7 @@ import plainlantern.geometry.Box;
  *
  * @param format   its name, unit and size
  * @param contents what lies on it and behind it
- * @param styles   its palette and its named finishes
+ * @param styles   its palette, its named finishes and tones
  * @param guides   lines that help to place
  * @param limits   from where on something on it counts as a fault
  */
@@ -34,6 +34,9 @@ public record Sheet(SheetFormat format, Contents contents, Styles styles, Guides
             boolean there = element.finish().named().map(kept::contains).orElse(true);
             BadInput.unless(there, "panels", "A panel follows a finish that is not there.");
         }
+        Set<String> tones = styles.tones().stream().map(NamedTone::id).collect(Collectors.toSet());
+        boolean all = Tones.of(contents).flatMap(tone -> tone.named().stream()).allMatch(tones::contains);
+        BadInput.unless(all, "panels", "A picture follows a tone that is not there.");
     }
 
     /**

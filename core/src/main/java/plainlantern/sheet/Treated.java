@@ -1,13 +1,50 @@
 package plainlantern.sheet;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
+
 /**
- * What is painted of a picture: its pixels after a treatment.
+ * What is painted of a picture: its pixels after all that is done to them.
  *
  * @param picture the picture's id
+ * @param cleared the plain background that is taken out first
+ * @param tones   then, one after the other; none of them plain
  */
-public record Treated(String picture, Treatment treatment) {
+public record Treated(String picture, Optional<Cleared> cleared, List<Toned> tones) {
+    public Treated {
+        cleared = cleared == null ? Optional.empty() : cleared;
+        tones = tones == null ? List.of() : List.copyOf(tones);
+    }
+
     /** The picture as it is. */
     public static Treated plain(String picture) {
-        return new Treated(picture, Treatment.NONE);
+        return new Treated(picture, Optional.empty(), List.of());
+    }
+
+    /** Treated so but for what depends on where it lies. */
+    public static Treated anywhere(String picture, Treatment treatment) {
+        List<Toned> tones = Stream.of(treatment.under(), treatment.tone()).map(tone -> new Toned(tone, Optional.empty()).anywhere())
+                .filter(toned -> !toned.tone().plain()).toList();
+        return new Treated(picture, treatment.cleared(), tones);
+    }
+
+    /** Treated so where it lies: {@code under} is where its vista does, if it has one. */
+    public static Treated of(String picture, Treatment treatment, Supplier<Lying> under, Supplier<Lying> own) {
+        List<Toned> tones = new ArrayList<>();
+        add(treatment.under(), under, tones);
+        add(treatment.tone(), own, tones);
+        return new Treated(picture, treatment.cleared(), tones);
+    }
+
+    private static void add(Tone tone, Supplier<Lying> lying, List<Toned> to) {
+        if (!tone.plain()) to.add(new Toned(tone, tone.placed() ? Optional.of(lying.get()) : Optional.empty()));
+    }
+
+    /** Whether pixels stay as they are. */
+    public boolean untouched() {
+        return cleared.isEmpty() && tones.isEmpty();
     }
 }

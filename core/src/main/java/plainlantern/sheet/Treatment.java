@@ -1,26 +1,54 @@
 package plainlantern.sheet;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /**
  * What is done to a picture's pixels before they are painted; its file stays as it is.
  *
  * @param cleared the plain background that is taken out
+ * @param under   a tone that comes before its own: of the vista whose slice it is, or was before it left
+ * @param tone    what is done to its colours
  */
-public record Treatment(Optional<Cleared> cleared) {
-    public static final Treatment NONE = new Treatment(Optional.empty());
+public record Treatment(Optional<Cleared> cleared,
+        @JsonInclude(value = JsonInclude.Include.CUSTOM, valueFilter = Neutral.LeftOut.class) Tone under,
+        @JsonInclude(value = JsonInclude.Include.CUSTOM, valueFilter = Neutral.LeftOut.class) Tone tone) {
+    public static final Treatment NONE = new Treatment(Optional.empty(), Tone.NEUTRAL, Tone.NEUTRAL);
 
     public Treatment {
         cleared = cleared == null ? Optional.empty() : cleared;
+        under = under == null ? Tone.NEUTRAL : under;
+        tone = tone == null ? Tone.NEUTRAL : tone;
     }
 
     public Treatment clearing(Optional<Cleared> newCleared) {
-        return new Treatment(newCleared);
+        return new Treatment(newCleared, under, tone);
+    }
+
+    public Treatment toned(Tone newTone) {
+        return new Treatment(cleared, under, newTone);
+    }
+
+    /** The treatment of a slice of a picture that is treated so: the slice's own tone on top. */
+    public Treatment slice(Tone own) {
+        return new Treatment(cleared, tone, own);
+    }
+
+    /** As a picture by itself has it: one tone where one is enough. */
+    public Treatment alone() {
+        return tone.plain() ? new Treatment(cleared, Tone.NEUTRAL, under) : this;
+    }
+
+    /** The same with its tones changed; what is neutral stays that. */
+    public Treatment toning(UnaryOperator<Tone> change) {
+        if (under.neutral() && tone.neutral()) return this;
+        return new Treatment(cleared, under.neutral() ? under : change.apply(under), tone.neutral() ? tone : change.apply(tone));
     }
 
     /** Whether pixels stay as they are. */
     public boolean none() {
-        return equals(NONE);
+        return cleared.isEmpty() && under.plain() && tone.plain();
     }
 
     /** Whether it can make opaque pixels clear. */

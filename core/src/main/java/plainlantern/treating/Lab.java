@@ -1,5 +1,7 @@
 package plainlantern.treating;
 
+import plainlantern.sheet.Light;
+
 /** Colours as the eye tells them apart: CIE 1976 L*a*b*, white D65 (CIE 15), of sRGB (IEC 61966-2-1). */
 public final class Lab {
     private Lab() {}

@@ -2,24 +2,45 @@ package plainlantern.treating;
 
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferInt;
-import plainlantern.sheet.Treatment;
+import plainlantern.geometry.Affine;
+import plainlantern.sheet.Toned;
+import plainlantern.sheet.Treated;
 
-/** Treatments as they are done, in one place: what a {@link Treatment} holds is done here, one part after the other. */
+/** Treatments as they are done, in one place: what a {@link Treated} tells is done here, one part after the other. */
 public final class Treating {
     private Treating() {}
 
-    /** @param argb 0xAARRGGBB, alpha multiplied in; changed in place */
-    public static void treat(Treatment treatment, int[] argb) {
-        treatment.cleared().ifPresent(cleared -> Backdrop.remove(cleared, argb));
+    /** Changes the pixels of a patch. */
+    public static void treat(Treated what, Patch patch, Whole whole) {
+        what.cleared().ifPresent(cleared -> Backdrop.remove(cleared, patch.argb()));
+        for (int i = 0; i < what.tones().size(); i++) Toning.tone(what, i, patch, whole);
     }
 
-    /** A treated copy of an image, of TYPE_4BYTE_ABGR; the image itself where nothing is done to it. */
-    public static BufferedImage treated(Treatment treatment, BufferedImage image) {
-        if (treatment.none()) return image;
-        BufferedImage out = new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_INT_ARGB_PRE);
+    /**
+     * How many pixels around those that are wanted a treatment draws on.
+     *
+     * @param toPicture from the output's pixels to the picture's own
+     */
+    public static int reach(Treated what, Affine toPicture) {
+        int reach = 0;
+        for (Toned toned : what.tones()) {
+            if (toned.lying().isPresent() && toned.tone().texture().isPresent())
+                reach += Ending.reach(toned.tone().texture().get(), toned.lying().get().toSheet().after(toPicture));
+        }
+        return reach;
+    }
+
+    /** A treated copy of the whole picture; the image itself where nothing is done to it. Transparent where the image is or gets it. */
+    public static BufferedImage treated(Treated what, BufferedImage image, Whole whole) {
+        if (what.untouched()) return image;
+        int width = image.getWidth();
+        int height = image.getHeight();
+        BufferedImage out = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB_PRE);
         out.createGraphics().drawImage(image, 0, 0, null);
-        treat(treatment, ((DataBufferInt) out.getRaster().getDataBuffer()).getData());
-        BufferedImage plain = new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_4BYTE_ABGR);
+        treat(what, new Patch(((DataBufferInt) out.getRaster().getDataBuffer()).getData(), width, height,
+                Affine.scale(1.0 / width, 1.0 / height)), whole);
+        boolean clear = what.cleared().isPresent() || image.getColorModel().hasAlpha();
+        BufferedImage plain = new BufferedImage(width, height, clear ? BufferedImage.TYPE_4BYTE_ABGR : BufferedImage.TYPE_3BYTE_BGR);
         plain.createGraphics().drawImage(out, 0, 0, null);
         return plain;
     }

@@ -16,6 +16,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
@@ -32,6 +33,8 @@ import plainlantern.asking.Unit;
 import plainlantern.editing.filling.FillPanels;
 import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.editing.placing.LayOut;
+import plainlantern.editing.toning.Aim;
+import plainlantern.editing.toning.SetTable;
 import plainlantern.pattern.EvenGrid;
 import plainlantern.geometry.Box;
 import plainlantern.picture.DecodedPictures;
@@ -51,6 +54,7 @@ import plainlantern.sheet.Treatment;
 
 class BundleTest {
     private static final byte[] JPEG = Painted.encoded(Painted.scene(120, 80, BufferedImage.TYPE_3BYTE_BGR), "jpeg");
+    private static final byte[] CUBE = "LUT_1D_SIZE 2\n1 1 1\n0 0 0\n".getBytes();
     private static final Picture PICTURE = new Picture(Sha256.of(JPEG), "Low water", 120, 80);
 
     @TempDir
@@ -63,15 +67,18 @@ class BundleTest {
         sheet = new ShelvePictures(List.of(PICTURE)).apply(Sheet.empty("Tide “card”", Unit.MM, 100, 60, 127));
         sheet = LayOut.replacing(new EvenGrid(1, 2, 4, 4), new Margins(5, 5, 5, 5)).apply(sheet);
         sheet = new FillPanels(List.of("p1", "p2"), PICTURE.id()).apply(sheet);
+        sheet = new SetTable(new Aim(List.of("p2"), -1, false, false), Optional.of(Sha256.of(CUBE)), Optional.of("Negative")).apply(sheet);
         file = folder.resolve("card.lantern.zip");
         try (OutputStream out = Files.newOutputStream(file)) {
-            BundleWriter.write(sheet, id -> new ByteArrayInputStream(JPEG), out);
+            BundleWriter.write(sheet, id -> new ByteArrayInputStream(JPEG), id -> Optional.of(CUBE), out);
         }
     }
 
     @Test
     void whatIsReadBackIsWhatWasWritten() throws IOException {
         try (Bundle bundle = Bundle.open(file)) {
+            assertThat(bundle.table(Sha256.of(CUBE))).isEqualTo(CUBE);
+            assertThatThrownBy(() -> bundle.table(PICTURE.id())).hasMessageContaining("lacks a colour table");
             assertThat(bundle.sheet()).isEqualTo(sheet);
             assertThat(bundle.original(PICTURE.id())).isEqualTo(JPEG);
             Path extracted = folder.resolve("extracted.jpg");
@@ -127,7 +134,7 @@ class BundleTest {
         refused(Map.of("sheet.json", document().replace("\"id\" : \"p1\"", "\"id\" : \"p1' hx-get='/x\"")), "damaged");
         refused(Map.of("sheet.json", document().replaceFirst("\"topLeft\" : [0-9.]+", "\"topLeft\" : 1e999")), "damaged");
         refused(Map.of("readme.txt", "hello"), "has no sheet.json");
-        refused(Map.of("sheet.json", document().replace("\"version\" : 7", "\"version\" : 8")), "newer program");
+        refused(Map.of("sheet.json", document().replace("\"version\" : 8", "\"version\" : 9")), "newer program");
         refused(Map.of("sheet.json", document(), "../../etc/" + PICTURE.id() + ".jpg", "x"), "lacks the picture Low water");
         refused(Map.of("sheet.json", document().replace(PICTURE.id() + "\",\n", "f".repeat(64) + "\",\n")), "damaged");
         Path text = Files.writeString(folder.resolve("text.zip"), "no archive at all");
@@ -188,7 +195,7 @@ class BundleTest {
         Sheet any = Sheets.any(chance);
         Path written = Files.createTempFile("any", ".zip");
         try (OutputStream out = Files.newOutputStream(written)) {
-            BundleWriter.write(any, id -> new ByteArrayInputStream(JPEG), out);
+            BundleWriter.write(any, id -> new ByteArrayInputStream(JPEG), id -> Optional.of(CUBE), out);
         }
         try (Bundle bundle = Bundle.open(written)) {
             assertThat(bundle.sheet()).isEqualTo(any);

@@ -10,6 +10,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -29,7 +30,7 @@ class RenderCommandTest {
     void write() throws IOException {
         bundle = folder.resolve("card.zip");
         try (var out = Files.newOutputStream(bundle)) {
-            BundleWriter.write(Sheet.empty("Card", Unit.MM, 50, 25, 127), id -> InputStream.nullInputStream(), out);
+            BundleWriter.write(Sheet.empty("Card", Unit.MM, 50, 25, 127), id -> InputStream.nullInputStream(), id -> Optional.empty(), out);
         }
     }
 

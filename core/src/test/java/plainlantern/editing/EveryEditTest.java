@@ -129,6 +129,16 @@ class EveryEditTest {
         SAMPLES.put("seat-panels", "'panels':['p1'],'left':'2mm','turn':'30°'");
         SAMPLES.put("set-finish", "'panels':['p1','p2'],'width':'0.25 pt','colour':'#123','dash':'dashed','opacity':'80'");
         SAMPLES.put("set-fit", "'panels':['p1'],'fit':'stretch'");
+        SAMPLES.put("set-tone", "'of':{'panels':['p1','p2','p3'],'whole':true},'part':'blue','hue':'12','grey':'-20 %'");
+        SAMPLES.put("clear-tone", "'of':{'panels':['p1','p2','p3'],'layer':-1},'parts':['colour','vignette']");
+        SAMPLES.put("copy-tone", "'from':'p1','to':'all','parts':['levels','brightness']");
+        SAMPLES.put("name-tone", "'of':{'panels':['p1','p2','p3'],'paper':true},'name':'Dusk'");
+        SAMPLES.put("follow-tone", "'of':{'panels':['p1','p2','p3']},'tone':'t1'");
+        SAMPLES.put("forget-tone", "'tone':'t1'");
+        SAMPLES.put("recolour-tone", "'of':{'panels':['p1','p2','p3']},'colour':'#446688'");
+        SAMPLES.put("set-table", "'of':{'panels':['p1','p2','p3']},'table':'" + "ab".repeat(32) + "','name':'Dusk'");
+        SAMPLES.put("even-tone", "'of':{'panels':['p1','p2','p3']}");
+        SAMPLES.put("match-tone", "'of':{'panels':['p1','p2']},'like':{'panels':['p3']},'strength':'60 %'");
         SAMPLES.put("set-guides", "'columns':'12','gutter':'0.1 mm','own':[{'upright':true,'at':5}],'show':'THIRDS'");
         SAMPLES.put("set-look", "'panels':['p1','p2'],'layer':0,'opacity':'40 %','blend':'soft-light'");
         SAMPLES.put("set-wash", "'panels':['p1','p2'],'layer':1,'stops':[{'at':'0','colour':'#fff','opacity':'20'},{'at':1,"
@@ -220,7 +230,8 @@ class EveryEditTest {
             "turn-panels", "mirror-panels", "paste", "set-look", "move-layer", "add-layer", "set-words", "box-words", "place-words",
                     "set-wash", "set-plate",
             "replace-vista", "copy-nudge", "clear-background", "set-up-sheet", "remove-swatch", "set-swatch", "return-to", "resize-panels",
-                    "carry", "fit-caption");
+                    "carry", "fit-caption", "set-tone", "clear-tone", "copy-tone", "name-tone", "follow-tone", "forget-tone", "recolour-tone",
+                    "set-table", "even-tone", "match-tone");
 
     /**
      * Each kind of edit either refuses in words and leaves the sheet as it is, or gives a sheet that can be stored, in which every id

@@ -28,7 +28,7 @@ class DressingTest {
     private static final Picture HERON = new Picture("bb".repeat(32), "heron", 300, 400)
             .treated(Treatment.NONE, Optional.of(new Foot(0.4, 0.6, 0.95)));
     private static final Picture CLEARED = new Picture("cc".repeat(32), "mill", 600, 400)
-            .treated(new Treatment(Optional.of(new Cleared(Colour.WHITE, 0.1, 0.1))), Optional.empty());
+            .treated(Treatment.NONE.clearing(Optional.of(new Cleared(Colour.WHITE, 0.1, 0.1))), Optional.empty());
 
     /** One panel, 60 by 40 mm from 20, 10 on. */
     private static Item dressed(Picture picture, String... edits) {

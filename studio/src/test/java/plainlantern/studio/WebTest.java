@@ -15,6 +15,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.regex.Matcher;
@@ -357,7 +358,8 @@ class WebTest extends StudioTest {
         Picture second = pictures.add(member.id(), "High water.jpg", jpeg(300, 200, 40));
         Sheet two = sheets.open(id, member.id()).sheet().withShelf(List.of(picture, second));
         ByteArrayOutputStream zip = new ByteArrayOutputStream();
-        BundleWriter.write(two, sha -> new ByteArrayInputStream(sha.equals(second.id()) ? new byte[] {1, 2, 3} : jpeg(900, 600, 220)), zip);
+        BundleWriter.write(two, sha -> new ByteArrayInputStream(sha.equals(second.id()) ? new byte[] {1, 2, 3} : jpeg(900, 600, 220)),
+                table -> Optional.empty(), zip);
         member = newMember();
         MockHttpServletResponse begun = ask(multipart("/bundles")
                 .file(new MockMultipartFile("file", "card.zip", "application/zip", zip.toByteArray())));

@@ -5,6 +5,7 @@ import java.util.function.UnaryOperator;
 import plainlantern.sheet.Colour;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.NamedFinish;
+import plainlantern.sheet.NamedTone;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Styles;
 
@@ -16,7 +17,10 @@ public final class Recolour {
         Styles styles = sheet.styles();
         List<NamedFinish> finishes = styles.finishes().stream().map(f -> new NamedFinish(f.id(), f.name(), f.finish().recoloured(change)))
                 .toList();
-        return sheet.everywhere(e -> of(e, change)).withPaper(sheet.paper().recoloured(change)).withStyles(styles.withFinishes(finishes));
+        List<NamedTone> tones = styles.tones().stream().map(t -> new NamedTone(t.id(), t.name(), t.tone().recoloured(change))).toList();
+        return sheet.everywhere(e -> of(e, change)).withPaper(sheet.paper().recoloured(change))
+                .withStyles(styles.withFinishes(finishes).withTones(tones))
+                .changingVistas(v -> v.treated(v.treatment().toning(tone -> tone.recoloured(change))));
     }
 
     /** An element with its layers and its finish. */

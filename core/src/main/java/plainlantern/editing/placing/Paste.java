@@ -12,6 +12,7 @@ import plainlantern.editing.Outside;
 import plainlantern.editing.dressing.Recolour;
 import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.geometry.Point;
+import plainlantern.sheet.Content;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Seat;
@@ -59,6 +60,16 @@ public record Paste(List<Element> panels, List<Picture> pictures, double dx, dou
     private static Element atHome(Sheet sheet, Element panel) {
         Styles styles = sheet.styles();
         Element plain = Recolour.of(panel, c -> styles.swatch(c.swatch()).map(s -> s.colour().equals(c)).orElse(false) ? c : c.linked(""));
+        return followingTones(styles, followingFinish(styles, plain));
+    }
+
+    private static Element followingTones(Styles styles, Element panel) {
+        return panel.holding(h -> h.withContent(h.content().stream().map(c -> c.picture().<Content>map(p ->
+                p.treated(p.treatment().toning(t -> styles.tones().stream().anyMatch(n -> n.tone().equals(t)) ? t
+                        : t.following(Optional.empty())))).orElse(c)).toList()));
+    }
+
+    private static Element followingFinish(Styles styles, Element plain) {
         boolean known = styles.finishes().stream().anyMatch(f -> f.finish().equals(plain.finish()));
         return known ? plain : plain.finished(plain.finish().following(Optional.empty()));
     }

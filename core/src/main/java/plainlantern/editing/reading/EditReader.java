@@ -15,6 +15,7 @@ import plainlantern.editing.placing.BringDrawing;
 import plainlantern.editing.placing.PlacingEdit;
 import plainlantern.editing.sheet.ReturnTo;
 import plainlantern.editing.sheet.SheetEdit;
+import plainlantern.editing.toning.ToningEdit;
 import plainlantern.editing.vistas.VistaEdit;
 import plainlantern.editing.words.WordsEdit;
 import plainlantern.sheet.Sheet;
@@ -27,7 +28,7 @@ public final class EditReader {
     /** All families of edits. */
     public static final List<Class<? extends Edit>> FAMILIES = List.of(SheetEdit.class, PlacingEdit.class, FormEdit.class,
             FillingEdit.class,
-            VistaEdit.class, DressingEdit.class, WordsEdit.class);
+            VistaEdit.class, ToningEdit.class, DressingEdit.class, WordsEdit.class);
     /** Only the program makes these: imports vouch for the pictures, and a version is one that was kept. */
     private static final List<Class<? extends Edit>> OURS = List.of(ShelvePictures.class, ReturnTo.class, BringDrawing.class);
     private static final JsonMapper MAPPER = SheetJson.MAPPER.rebuild()

@@ -8,6 +8,7 @@ import plainlantern.sheet.Element;
 import plainlantern.sheet.Holder;
 import plainlantern.sheet.Layout;
 import plainlantern.sheet.NamedFinish;
+import plainlantern.sheet.NamedTone;
 import plainlantern.sheet.PictureLayer;
 import plainlantern.sheet.Seat;
 import plainlantern.sheet.Sheet;
@@ -29,8 +30,10 @@ final class Growing {
         Sheet sheet = before.with(format);
         List<Element> elements = before.elements().stream().map(e -> grown(sheet, e, fx, fy)).toList();
         Styles styles = before.styles().withFinishes(before.styles().finishes().stream()
-                .map(f -> new NamedFinish(f.id(), f.name(), f.finish().scaled(length))).toList());
-        return sheet.with(elements, before.lastId(), before.vistas().stream().map(v -> v.framed(v.frame().scaled(fx, fy), v.held()))
+                .map(f -> new NamedFinish(f.id(), f.name(), f.finish().scaled(length))).toList())
+                .withTones(before.styles().tones().stream().map(t -> new NamedTone(t.id(), t.name(), t.tone().scaled(length))).toList());
+        return sheet.with(elements, before.lastId(), before.vistas().stream().map(v -> v.framed(v.frame().scaled(fx, fy), v.held())
+                .treated(v.treatment().toning(tone -> tone.scaled(length))))
                 .toList())
                 .withStyles(styles).withPaper(before.paper().scaled(length)).withGuides(before.guides().scaled(fx, fy, length))
                 .withLayouts(before.layouts().stream().map(l -> grown(l, fx, fy)).toList());

@@ -26,6 +26,7 @@ import plainlantern.studio.account.Member;
 import plainlantern.studio.room.Work;
 import plainlantern.studio.sheets.Sheets;
 import plainlantern.studio.shelf.Pictures;
+import plainlantern.studio.tables.ColourTables;
 import plainlantern.studio.web.NotFound;
 
 /** Hands sheets over whole, as bundles, and takes bundles back in. */
@@ -38,13 +39,16 @@ public class BundleController {
     private final BundleImports imports;
     private final BundleImportStore store;
     private final Downloads downloads;
+    private final ColourTables tables;
 
-    BundleController(Sheets sheets, Pictures pictures, BundleImports imports, BundleImportStore store, Downloads downloads) {
+    BundleController(Sheets sheets, Pictures pictures, BundleImports imports, BundleImportStore store, Downloads downloads,
+            ColourTables tables) {
         this.sheets = sheets;
         this.pictures = pictures;
         this.imports = imports;
         this.store = store;
         this.downloads = downloads;
+        this.tables = tables;
     }
 
     @GetMapping("/sheets/{id}/bundle")
@@ -53,7 +57,7 @@ public class BundleController {
         return ResponseEntity.ok().contentType(MediaType.parseMediaType("application/zip"))
                 .header(HttpHeaders.CONTENT_DISPOSITION, attachment(FileNames.safe(sheet.name()) + ".lantern.zip"))
                 .body(downloads.of(member.id(), out -> BundleWriter.write(sheet,
-                        sha -> new PartedStream(from -> pictures.part(member.id(), sha, from, PART)), out)));
+                        sha -> new PartedStream(from -> pictures.part(member.id(), sha, from, PART)), table -> tables.file(member.id(), table), out)));
     }
 
     /** Where to ask how far it is. */

@@ -13,10 +13,13 @@ import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import plainlantern.asking.BadInput;
 import plainlantern.bundle.Bundle;
+import plainlantern.sheet.ColourTable;
 import plainlantern.sheet.Picture;
+import plainlantern.sheet.Tones;
 import plainlantern.studio.room.Work;
 import plainlantern.studio.sheets.Sheets;
 import plainlantern.studio.shelf.Pictures;
+import plainlantern.studio.tables.ColourTables;
 import plainlantern.studio.web.Busy;
 
 /** Opens bundles in the background, all or nothing: what came in before something went wrong is taken out again. */
@@ -29,16 +32,18 @@ class BundleImports implements AutoCloseable {
     private final BundleImportStore store;
     private final Pictures pictures;
     private final Sheets sheets;
+    private final ColourTables tables;
     private final ExecutorService threads = Executors.newFixedThreadPool(AT_ONCE, work -> {
         Thread thread = new Thread(work, "bundle");
         thread.setDaemon(true);
         return thread;
     });
 
-    BundleImports(BundleImportStore store, Pictures pictures, Sheets sheets) {
+    BundleImports(BundleImportStore store, Pictures pictures, Sheets sheets, ColourTables tables) {
         this.store = store;
         this.pictures = pictures;
         this.sheets = sheets;
+        this.tables = tables;
     }
 
     /** Takes a file over, which must be a bundle as far as that can be seen at once, and has it opened; removes it in the end. */
@@ -71,6 +76,7 @@ class BundleImports implements AutoCloseable {
                 store.told(id, (double) i / shelf.size(), "Picture " + (i + 1) + " of " + shelf.size() + " …");
                 if (bring(account, bundle, shelf.get(i))) fresh.add(shelf.get(i).id());
             }
+            for (ColourTable table : Tones.tables(bundle.sheet())) tables.add(account, table.name() + ".cube", bundle.table(table.id()));
             store.done(id, sheets.add(account, bundle.sheet(), "Open bundle"));
             whole = true;
         } finally {

@@ -14,11 +14,12 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param files        of all finished files
  * @param waiting      files in number that wait or are being made
  * @param typefaces    of its own, in number, of 20 MB at most each
+ * @param tables       of colours, in number, of 16 MB at most each
  */
 @ConfigurationProperties("lantern.quota")
 public record Quota(@DefaultValue("20000") long pictures, @DefaultValue("10000") int sheets, @DefaultValue("4000") long history,
         @DefaultValue("64") long sheetHistory, @DefaultValue("20000") long files, @DefaultValue("40") int waiting,
-        @DefaultValue("100") int typefaces) {
+        @DefaultValue("100") int typefaces, @DefaultValue("100") int tables) {
     private static final long MEGABYTE = 1_000_000;
 
     public long pictureBytes() {

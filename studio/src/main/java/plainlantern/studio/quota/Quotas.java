@@ -40,6 +40,11 @@ public class Quotas {
                 + " typefaces, the most an account holds. Delete one that you no longer need.");
     }
 
+    /** Room for one colour table more, where there are so many, those that are no longer listed included. */
+    public void tables(int there) {
+        BadInput.unless(there < quota.tables(), "table", "You have brought " + there + " colour tables, the most an account holds.");
+    }
+
     /** Room for one sheet more, its first step of so many bytes. */
     public void sheet(UUID account, long bytes) {
         Usage used = usage(account);

@@ -1,39 +1,43 @@
 package plainlantern.studio.shelf;
 
-import java.util.Locale;
+import com.fasterxml.jackson.annotation.JsonInclude;
+import java.nio.charset.StandardCharsets;
+import java.util.Base64;
+import java.util.List;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import plainlantern.asking.BadInput;
 import plainlantern.sheet.Cleared;
-import plainlantern.sheet.Colour;
+import plainlantern.sheet.SheetJson;
+import plainlantern.sheet.Toned;
 import plainlantern.sheet.Treated;
-import plainlantern.sheet.Treatment;
+import tools.jackson.core.JacksonException;
 
-/** Where the previews of a treated picture are: its treatment is a part of the address, so that each may be kept for good. */
+/**
+ * Where the previews of a treated picture are: its treatment is a part of the address, so that each may be kept for good. It is JSON, as
+ * documents have it, in the letters of RFC 4648 for addresses.
+ */
 public final class PictureAddress {
-    private static final Pattern CLEARED = Pattern.compile("without-([0-9a-f]{6})-([0-9]{1,4})-([0-9]{1,4})");
-
     private PictureAddress() {}
 
-    /** Such as "/pictures/…" or "/pictures/…/without-ffffff-100-80"; the level follows. */
+    @JsonInclude(JsonInclude.Include.NON_EMPTY)
+    private record Told(Optional<Cleared> cleared, List<Toned> tones) {}
+
+    /** Such as "/pictures/…" or "/pictures/…/eyJ0b25l…"; the level follows. */
     public static String of(Treated what) {
-        return "/pictures/" + what.picture() + (what.treatment().none() ? "" : "/" + written(what.treatment()));
+        return "/pictures/" + what.picture() + (what.untouched() ? "" : "/" + written(new Told(what.cleared(), what.tones())));
     }
 
-    /** A background's colour, and its tolerance and softness in thousandths. */
-    private static String written(Treatment treatment) {
-        return treatment.cleared().map(clear -> String.format(Locale.ROOT, "without-%06x-%d-%d", clear.colour().rgb(),
-                Math.round(clear.tolerance() * 1000), Math.round(clear.softness() * 1000))).orElseThrow();
+    private static String written(Told told) {
+        return Base64.getUrlEncoder().withoutPadding().encodeToString(SheetJson.MAPPER.writeValueAsBytes(told));
     }
 
-    /** The treatment that a part of an address names. */
-    static Optional<Treatment> read(String written) {
-        Matcher parts = CLEARED.matcher(written);
-        return parts.matches() ? Optional.of(new Treatment(Optional.of(new Cleared(Colour.of(parts.group(1)), thousandth(parts.group(2)),
-                thousandth(parts.group(3)))))) : Optional.empty();
-    }
-
-    private static double thousandth(String digits) {
-        return Integer.parseInt(digits) / 1000.0;
+    /** A picture with the treatment that a part of an address names. */
+    static Optional<Treated> read(String picture, String written) {
+        try {
+            Told told = SheetJson.MAPPER.readValue(new String(Base64.getUrlDecoder().decode(written), StandardCharsets.UTF_8), Told.class);
+            return Optional.ofNullable(told).map(t -> new Treated(picture, t.cleared(), t.tones()));
+        } catch (JacksonException | IllegalArgumentException | NullPointerException | BadInput damaged) {
+            return Optional.empty();
+        }
     }
 }

@@ -20,6 +20,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import plainlantern.asking.BadInput;
 import plainlantern.editing.Outside;
+import plainlantern.geometry.Affine;
+import plainlantern.geometry.Box;
 import plainlantern.lettering.Face;
 import plainlantern.picture.DecodedPictures;
 import plainlantern.picture.Encoder;
@@ -30,19 +32,27 @@ import plainlantern.picture.Palette;
 import plainlantern.picture.PictureReader;
 import plainlantern.picture.PictureSource;
 import plainlantern.picture.Previews.Level;
+import plainlantern.picture.Resample;
 import plainlantern.picture.Sha256;
+import plainlantern.picture.Tile;
 import plainlantern.sheet.Cleared;
 import plainlantern.sheet.Colour;
 import plainlantern.sheet.Foot;
 import plainlantern.sheet.Gone;
+import plainlantern.sheet.Levels;
 import plainlantern.sheet.Picture;
+import plainlantern.sheet.Tone;
 import plainlantern.sheet.Treated;
 import plainlantern.sheet.Treatment;
 import plainlantern.studio.quota.Quotas;
 import plainlantern.studio.room.Room;
 import plainlantern.studio.room.Work;
+import plainlantern.studio.tables.ColourTables;
 import plainlantern.studio.web.NotFound;
-import plainlantern.treating.Treating;
+import plainlantern.treating.ColourMap;
+import plainlantern.treating.Histogram;
+import plainlantern.treating.Matching;
+import plainlantern.treating.Patch;
 
 /** Import of pictures, and reading them back for those who own them. */
 @Service
@@ -50,18 +60,23 @@ public class Pictures {
     /** Memory for a preview that is decoded and worked on. */
     private static final long PREVIEW = 4L * 3 * Level.LARGE.side() * Level.LARGE.side();
 
+    /** JPEG quality of a preview that is made when it is asked for. */
+    private static final float QUALITY = 0.9f;
+
     private final PictureStore store;
     private final TransactionTemplate transaction;
     private final Importers importers;
     private final Quotas quotas;
     private final Room room;
+    private final ColourTables tables;
 
-    Pictures(PictureStore store, TransactionTemplate transaction, Importers importers, Quotas quotas, Room room) {
+    Pictures(PictureStore store, TransactionTemplate transaction, Importers importers, Quotas quotas, Room room, ColourTables tables) {
         this.store = store;
         this.transaction = transaction;
         this.importers = importers;
         this.quotas = quotas;
         this.room = room;
+        this.tables = tables;
     }
 
     /** As {@link #add(UUID, String, Path)}, of a file that is in memory. */
@@ -152,6 +167,23 @@ public class Pictures {
             }
 
             @Override
+            public Optional<String> table(String id) {
+                return tables.name(account, id);
+            }
+
+            @Override
+            public Levels evened(String picture, Treatment treatment) {
+                return room.with(account, PREVIEW, () -> Histogram.evened(small(account, picture, treatment.toned(Tone.NEUTRAL)),
+                        treatment.tone().balance()));
+            }
+
+            @Override
+            public Tone matched(String giver, Treatment given, String taker, Treatment taken, double strength) {
+                return room.with(account, PREVIEW, () -> Matching.matched(small(account, giver, given),
+                        small(account, taker, taken.toned(Tone.NEUTRAL)), taken.tone(), strength));
+            }
+
+            @Override
             public Optional<Foot> foot(String picture, Optional<Cleared> cleared) {
                 return Pictures.this.foot(account, picture, cleared);
             }
@@ -187,20 +219,52 @@ public class Pictures {
         return store.data(account, sha, kind(level)).orElseThrow(NotFound::new);
     }
 
-    /** A preview of a treated picture. */
+    /** A preview of a treated picture: JPEG, or PNG where parts of it are clear. */
     PictureStore.Data treated(UUID account, Treated what, Level level) {
-        byte[] data = preview(account, what.picture(), level).data();
-        return new PictureStore.Data(FileKind.PNG.mediaType(),
-                room.with(account, PREVIEW, () -> Encoder.png(Treating.treated(what.treatment(), decoded(data)), 72)));
+        BufferedImage seen = room.with(account, PREVIEW, () -> seen(account, what, level));
+        boolean clear = seen.getColorModel().hasAlpha();
+        return new PictureStore.Data((clear ? FileKind.PNG : FileKind.JPEG).mediaType(),
+                clear ? Encoder.png(seen, 72) : Encoder.jpeg(seen, QUALITY, 72));
+    }
+
+    /** A treated picture as one of its previews shows it. */
+    private BufferedImage seen(UUID account, Treated what, Level level) {
+        BufferedImage preview = decoded(preview(account, what.picture(), level).data());
+        PictureRow row = store.find(what.picture()).orElseThrow(NotFound::new);
+        int[] size = {preview.getWidth(), preview.getHeight()};
+        return with(account, (id, share) -> preview).sized(what, 1, row.width(), row.height(), size);
+    }
+
+    /** That source of pixels, with the account's tables of colours. */
+    private PictureSource with(UUID account, PictureSource pixels) {
+        return new PictureSource() {
+            @Override
+            public BufferedImage image(String id, double share) {
+                return pixels.image(id, share);
+            }
+
+            @Override
+            public Optional<ColourMap> table(String id) {
+                return tables.map(account, id);
+            }
+        };
+    }
+
+    /** A picture's small preview as pixels, treated as it would be anywhere. */
+    private Patch small(UUID account, String picture, Treatment treatment) {
+        BufferedImage seen = seen(account, Treated.anywhere(picture, treatment), Level.SMALL);
+        Tile tile = Resample.onto(seen, Affine.IDENTITY, new Box(0, 0, seen.getWidth(), seen.getHeight()));
+        return new Patch(tile.argb(), tile.width(), tile.height(), Affine.scale(1.0 / tile.width(), 1.0 / tile.height()));
+    }
+
+    /** How the values of a treated picture are spread. */
+    public Histogram histogram(UUID account, String picture, Treatment treatment) {
+        return room.with(account, PREVIEW, () -> Histogram.of(small(account, picture, treatment)));
     }
 
     /** Where a picture stands, with that background taken out or none. */
     public Optional<Foot> foot(UUID account, String sha, Optional<Cleared> clear) {
-        byte[] data = preview(account, sha, Level.MEDIUM).data();
-        return room.with(account, PREVIEW, () -> {
-            BufferedImage picture = decoded(data);
-            return Footing.of(Treating.treated(new Treatment(clear), picture));
-        });
+        return room.with(account, PREVIEW, () -> Footing.of(seen(account, new Treated(sha, clear, List.of()), Level.MEDIUM)));
     }
 
     /** A picture's leading colours. */
@@ -227,7 +291,7 @@ public class Pictures {
 
     /** For deliveries: full-size pixels from the originals. */
     public PictureSource originals(UUID account) {
-        return new DecodedPictures(sha -> original(account, sha), mostKept());
+        return new DecodedPictures(sha -> original(account, sha), table -> tables.map(account, table).orElse(null), mostKept());
     }
 
     /** Decoded pixels that are kept for one painting. */
@@ -237,11 +301,11 @@ public class Pictures {
 
     /** For small drawings: pixels from the smallest preview that has enough of them. */
     public PictureSource previews(UUID account) {
-        return (sha, share) -> {
+        return with(account, (sha, share) -> {
             PictureRow row = store.find(sha).orElseThrow(NotFound::new);
             byte[] data = preview(account, sha, level(row.width(), row.height(), share)).data();
             return PictureReader.decode(sha, data, PictureReader.inspect(sha, data));
-        };
+        });
     }
 
     static Level level(int width, int height, double share) {

@@ -48,7 +48,7 @@ public class ShelfController {
     @GetMapping("/pictures/{sha}/{treatment}/{level}")
     ResponseEntity<byte[]> treated(@AuthenticationPrincipal Member member, @PathVariable String sha, @PathVariable String treatment,
             @PathVariable String level) {
-        Treated what = new Treated(sha, PictureAddress.read(treatment).orElseThrow(NotFound::new));
+        Treated what = PictureAddress.read(sha, treatment).orElseThrow(NotFound::new);
         return lasting(pictures.treated(member.id(), what, level(level)));
     }
 

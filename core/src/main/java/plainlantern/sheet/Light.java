@@ -1,4 +1,4 @@
-package plainlantern.treating;
+package plainlantern.sheet;
 
 /** The light behind stored values of sRGB (IEC 61966-2-1), with the threshold that WCAG 2.2 states. */
 public final class Light {

@@ -1,0 +1,2 @@
+/** Tones: what is done to the colours of pictures. */
+package plainlantern.editing.toning;

@@ -1,0 +1,79 @@
+package plainlantern.treating;
+
+import java.util.stream.IntStream;
+
+/**
+ * The guided filter of He, Sun and Tang (2010) with a picture as its own guide: an edge-aware mean, {@code slope · value + base} at each
+ * pixel. As both change slowly, they are computed on a small copy and serve any size of the picture (He and Sun 2015).
+ *
+ * @param slope row by row
+ * @param base  likewise
+ */
+record Guided(int width, int height, float[] slope, float[] base) {
+    /**
+     * @param values row by row
+     * @param radius of the square window, pixels: it is 2 · radius + 1 wide, less at the edges
+     * @param edge   differences whose square is well above this are kept
+     */
+    static Guided of(float[] values, int width, int height, int radius, float edge) {
+        float[] squares = new float[values.length];
+        for (int i = 0; i < values.length; i++) squares[i] = values[i] * values[i];
+        float[] mean = mean(values, width, height, radius);
+        float[] square = mean(squares, width, height, radius);
+        float[] slope = new float[values.length];
+        float[] base = new float[values.length];
+        for (int i = 0; i < values.length; i++) {
+            float variance = Math.max(0, square[i] - mean[i] * mean[i]);
+            slope[i] = variance / (variance + edge);
+            base[i] = mean[i] - slope[i] * mean[i];
+        }
+        return new Guided(width, height, mean(slope, width, height, radius), mean(base, width, height, radius));
+    }
+
+    /** The means of windows, by running sums. */
+    private static float[] mean(float[] values, int width, int height, int radius) {
+        float[] across = new float[values.length];
+        IntStream.range(0, height).parallel().forEach(y -> {
+            double sum = 0;
+            int row = y * width;
+            for (int x = 0; x < Math.min(radius, width); x++) sum += values[row + x];
+            for (int x = 0; x < width; x++) {
+                if (x + radius < width) sum += values[row + x + radius];
+                if (x > radius) sum -= values[row + x - radius - 1];
+                across[row + x] = (float) (sum / (Math.min(width - 1, x + radius) - Math.max(0, x - radius) + 1));
+            }
+        });
+        float[] out = new float[values.length];
+        double[] sums = new double[width];
+        for (int y = 0; y < Math.min(radius, height); y++) for (int x = 0; x < width; x++) sums[x] += across[y * width + x];
+        for (int y = 0; y < height; y++) {
+            int count = Math.min(height - 1, y + radius) - Math.max(0, y - radius) + 1;
+            for (int x = 0; x < width; x++) {
+                if (y + radius < height) sums[x] += across[(y + radius) * width + x];
+                if (y > radius) sums[x] -= across[(y - radius - 1) * width + x];
+                out[y * width + x] = (float) (sums[x] / count);
+            }
+        }
+        return out;
+    }
+
+    /** The mean about a value at a place, as shares of the picture's width and height. */
+    float at(float across, float down, float value) {
+        float x = Math.max(0, Math.min(width - 1, across * width - 0.5f));
+        float y = Math.max(0, Math.min(height - 1, down * height - 0.5f));
+        int x0 = Math.min((int) x, Math.max(0, width - 2));
+        int y0 = Math.min((int) y, Math.max(0, height - 2));
+        int right = width > 1 ? 1 : 0;
+        int below = height > 1 ? width : 0;
+        int at = y0 * width + x0;
+        float fx = x - x0;
+        float fy = y - y0;
+        return between(slope, at, right, below, fx, fy) * value + between(base, at, right, below, fx, fy);
+    }
+
+    private static float between(float[] of, int at, int right, int below, float fx, float fy) {
+        float top = of[at] + (of[at + right] - of[at]) * fx;
+        float bottom = of[at + below] + (of[at + below + right] - of[at + below]) * fx;
+        return top + (bottom - top) * fy;
+    }
+}

@@ -1,0 +1,116 @@
+package plainlantern.treating;
+
+import java.util.function.Consumer;
+import java.util.stream.IntStream;
+
+/**
+ * A table of colours over a cube of colours, with {@code size} steps along each side, looked up between its steps in the tetrahedron that
+ * a colour is in (Kasson and others 1995).
+ *
+ * @param values red, green and blue of each step, red changing fastest
+ * @param low    the red, green and blue that stand at its first step
+ * @param high   those at its last
+ */
+public record Lattice(int size, float[] values, double[] low, double[] high) implements ColourMap {
+    private static final double[] BLACK = {0, 0, 0};
+    private static final double[] WHITE = {1, 1, 1};
+
+    public Lattice {
+        if (values.length != size * size * size * 3) throw new IllegalArgumentException("not " + size + " cubed");
+    }
+
+    /** A function of stored colours, 0 to 1, which it changes in place, as a table; what it gives may be beyond that. */
+    static Lattice baked(int size, Consumer<float[]> function) {
+        float[] values = new float[size * size * size * 3];
+        IntStream.range(0, size).parallel().forEach(b -> {
+            float[] c = new float[3];
+            for (int g = 0, at = b * size * size * 3; g < size; g++) {
+                for (int r = 0; r < size; r++, at += 3) {
+                    c[0] = r / (size - 1f);
+                    c[1] = g / (size - 1f);
+                    c[2] = b / (size - 1f);
+                    function.accept(c);
+                    System.arraycopy(c, 0, values, at, 3);
+                }
+            }
+        });
+        return new Lattice(size, values, BLACK, WHITE);
+    }
+
+    @Override
+    public float[] at(float red, float green, float blue) {
+        float[] out = new float[3];
+        look(step(red, 0), step(green, 1), step(blue, 2), out);
+        return out;
+    }
+
+    private float step(float value, int channel) {
+        double on = (value - low[channel]) / (high[channel] - low[channel]) * (size - 1);
+        return (float) Math.max(0, Math.min(size - 1, on));
+    }
+
+    /** @param r red in steps from the first one, likewise green and blue */
+    void look(float r, float g, float b, float[] out) {
+        int r0 = Math.min((int) r, size - 2);
+        int g0 = Math.min((int) g, size - 2);
+        int b0 = Math.min((int) b, size - 2);
+        look(((b0 * size + g0) * size + r0) * 3, r - r0, g - g0, b - b0, out);
+    }
+
+    private void look(int at, float fr, float fg, float fb, float[] out) {
+        int red = 3;
+        int green = size * 3;
+        int blue = size * size * 3;
+        int first;
+        int second;
+        float most;
+        float middle;
+        float least;
+        if (fr >= fg) {
+            if (fg >= fb) {
+                first = red;
+                second = red + green;
+                most = fr;
+                middle = fg;
+                least = fb;
+            } else if (fr >= fb) {
+                first = red;
+                second = red + blue;
+                most = fr;
+                middle = fb;
+                least = fg;
+            } else {
+                first = blue;
+                second = blue + red;
+                most = fb;
+                middle = fr;
+                least = fg;
+            }
+        } else if (fb >= fg) {
+            first = blue;
+            second = blue + green;
+            most = fb;
+            middle = fg;
+            least = fr;
+        } else if (fb >= fr) {
+            first = green;
+            second = green + blue;
+            most = fg;
+            middle = fb;
+            least = fr;
+        } else {
+            first = green;
+            second = green + red;
+            most = fg;
+            middle = fr;
+            least = fb;
+        }
+        int last = at + red + green + blue;
+        for (int i = 0; i < 3; i++) {
+            float v0 = values[at + i];
+            float v1 = values[at + first + i];
+            float v2 = values[at + second + i];
+            out[i] = v0 + most * (v1 - v0) + middle * (v2 - v1) + least * (values[last + i] - v2);
+        }
+    }
+}

@@ -1,0 +1,11 @@
+package plainlantern.treating;
+
+import plainlantern.geometry.Affine;
+
+/**
+ * Pixels on their way from a picture to an output.
+ *
+ * @param argb      row by row, 0xAARRGGBB, alpha multiplied in; treated in place
+ * @param toPicture from its pixels, measured from its top left edge, to shares of the picture's width and height
+ */
+public record Patch(int[] argb, int width, int height, Affine toPicture) {}

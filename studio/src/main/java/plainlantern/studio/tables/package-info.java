@@ -1,0 +1,2 @@
+/** Tables of colours that members bring: checked, kept, and given to whoever paints. */
+package plainlantern.studio.tables;
