@@ -6,6 +6,8 @@ import com.sun.jna.Native;
 import com.sun.jna.NativeLong;
 import com.sun.jna.Pointer;
 import com.sun.jna.ptr.IntByReference;
+import com.sun.jna.ptr.NativeLongByReference;
+import com.sun.jna.ptr.PointerByReference;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
 import java.util.Optional;
@@ -20,6 +22,7 @@ import plainlantern.sheet.Light;
 final class FastJpeg {
     private static final int BGR = 1;
     private static final int FIRST_CMYK = 3;
+    private static final int HALF_CHROMA = 2;
     /** So many pixels are decoded, and made smaller as light; of more, the decoder halves first, which averages stored values. */
     private static final long WHOLE = 32_000_000;
     private static final float[] LIGHT = Light.table();
@@ -36,6 +39,13 @@ final class FastJpeg {
 
         int tjDecompress2(Pointer handle, Memory jpeg, NativeLong size, Memory out, int width, int pitch, int height,
                 int layout, int flags);
+
+        Pointer tjInitCompress();
+
+        int tjCompress2(Pointer handle, Memory pixels, int width, int pitch, int height, int layout, PointerByReference jpeg,
+                NativeLongByReference size, int subsampling, int quality, int flags);
+
+        void tjFree(Pointer jpeg);
 
         int tjDestroy(Pointer handle);
     }
@@ -66,6 +76,31 @@ final class FastJpeg {
             file.write(0, jpeg, 0, jpeg.length);
             return decode(turbo, handle, file, new NativeLong(jpeg.length), shrink);
         } finally {
+            turbo.tjDestroy(handle);
+        }
+    }
+
+    /**
+     * A JPEG of colours at half the resolution (4:2:0), without a profile.
+     *
+     * @param image   TYPE_3BYTE_BGR
+     * @param quality 1 to 100
+     */
+    static Optional<byte[]> encode(BufferedImage image, int quality) {
+        if (TURBO.isEmpty()) return Optional.empty();
+        Turbo turbo = TURBO.get();
+        Pointer handle = turbo.tjInitCompress();
+        if (handle == null) return Optional.empty();
+        byte[] pixels = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
+        PointerByReference jpeg = new PointerByReference();
+        NativeLongByReference size = new NativeLongByReference();
+        try (Memory in = new Memory(pixels.length)) {
+            in.write(0, pixels, 0, pixels.length);
+            int width = image.getWidth();
+            int failed = turbo.tjCompress2(handle, in, width, width * 3, image.getHeight(), BGR, jpeg, size, HALF_CHROMA, quality, 0);
+            return failed != 0 ? Optional.empty() : Optional.of(jpeg.getValue().getByteArray(0, size.getValue().intValue()));
+        } finally {
+            if (jpeg.getValue() != null) turbo.tjFree(jpeg.getValue());
             turbo.tjDestroy(handle);
         }
     }

@@ -37,6 +37,12 @@ public final class Previews {
         return previews;
     }
 
+    /** A preview that someone waits for: JPEG, or PNG where the image has transparency. */
+    public static byte[] encoded(BufferedImage image) {
+        if (image.getColorModel().hasAlpha()) return Encoder.png(image, 72);
+        return FastJpeg.encode(image, Math.round(100 * QUALITY)).orElseGet(() -> Encoder.jpeg(image, QUALITY, 72));
+    }
+
     private static BufferedImage atMost(BufferedImage image, int side) {
         double share = (double) side / Math.max(image.getWidth(), image.getHeight());
         if (share >= 1) return image;

@@ -236,6 +236,12 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
             return pixels.treated();
         }
 
+        /** The same before its tones. */
+        public PaintedPicture toneless() {
+            Treated before = new Treated(treated().picture(), treated().cleared(), List.of());
+            return new PaintedPicture(at, new Pixels(before, width(), height(), pixels.foot()), pixelsToSheet, covers, blur, look);
+        }
+
         public int width() {
             return pixels.width();
         }

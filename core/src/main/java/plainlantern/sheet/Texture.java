@@ -14,7 +14,7 @@ import plainlantern.asking.Typed;
  * @param radius the standard deviation of the Gaussian curve that tells the surroundings, mm on the sheet
  */
 public record Texture(@Asked(value = "Grain", most = 1) @Typed.Share double grain,
-        @Asked(value = "Size of a grain", first = "0.25", least = 0.02, most = 10) @Typed.Length double size,
+        @Asked(value = "Grain size", first = "0.25", least = 0.02, most = 10) @Typed.Length double size,
         @Asked(value = "Seed", first = "1", most = 999999) @Typed.Whole int seed,
         @Asked(value = "Sharpening", most = 3) @Typed.Share double sharp,
         @Asked(value = "Radius", first = "0.2", least = 0.02, most = 5) @Typed.Length double radius) {

@@ -10,7 +10,7 @@ import plainlantern.asking.Typed;
  * @param edge   light in the corners: -1 is three stops less, 1 three more
  * @param begins how far from the middle (0) to a corner (1) it begins
  */
-public record Vignette(@Asked(value = "Towards the corners", least = -1, most = 1) @Typed.Share double edge,
+public record Vignette(@Asked(value = "Corners", least = -1, most = 1) @Typed.Share double edge,
         @Asked(value = "Begins", most = 0.95) @Typed.Share double begins) {
     public static final Vignette FIRST = new Vignette(0, 0.4);
 

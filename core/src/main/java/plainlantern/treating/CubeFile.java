@@ -108,7 +108,7 @@ public final class CubeFile {
             throw new BadInput("table", fileName + " is cut off, or no colour table: it has " + read / 3 + " colours"
                     + (values == null ? "." : " of " + values.length / 3 + "."));
         for (int i = 0; i < 3; i++) BadInput.unless(low[i] < high[i], "table", fileName + ": its range begins where it ends.");
-        return size1 > 0 ? new Curves(values, low, high) : new Lattice(size3, values, low, high);
+        return size1 > 0 ? new Curves(values, low, high) : new Lattice(size3, 3, values, low, high);
     }
 
     private BadInput wrong(int line, String why) {

@@ -7,8 +7,8 @@ import plainlantern.sheet.Light;
  * black, so that what is between two steps of a baked table is not bent where colours leave what sRGB can show.
  */
 final class Curve {
-    private static final int STORED = 4096;
-    private static final int LIGHT = 32768;
+    private static final int STORED = 1024;
+    private static final int LIGHT = 4096;
     private static final float[] TO_LIGHT = new float[STORED + 2];
     private static final float[] TO_STORED = new float[LIGHT + 2];
 

@@ -33,7 +33,7 @@ final class Ending {
                 double v = toBox.b() * (x + 0.5) + toBox.d() * (y + 0.5) + toBox.f();
                 double t = Math.min(1, (Math.sqrt((u * u + v * v) / 2) - vignette.begins()) / (1 - vignette.begins()));
                 if (t <= 0) continue;
-                Toning.stored(patch.argb()[i], Optional.empty(), c);
+                Toning.stored(patch.argb()[i], c);
                 float gain = (float) Math.pow(2, STOPS * vignette.edge() * t * t * (3 - 2 * t));
                 for (int k = 0; k < 3; k++) c[k] = Curve.stored(Curve.light(c[k]) * gain);
                 patch.argb()[i] = Toning.pixel(alpha, c);

@@ -1,6 +1,7 @@
 package plainlantern.treating;
 
 import java.util.stream.IntStream;
+import plainlantern.geometry.Affine;
 
 /**
  * The guided filter of He, Sun and Tang (2010) with a picture as its own guide: an edge-aware mean, {@code slope · value + base} at each
@@ -66,14 +67,48 @@ record Guided(int width, int height, float[] slope, float[] base) {
         int right = width > 1 ? 1 : 0;
         int below = height > 1 ? width : 0;
         int at = y0 * width + x0;
-        float fx = x - x0;
-        float fy = y - y0;
-        return between(slope, at, right, below, fx, fy) * value + between(base, at, right, below, fx, fy);
+        return between(slope, at, right, below, x - x0, y - y0) * value + between(base, at, right, below, x - x0, y - y0);
     }
 
     private static float between(float[] of, int at, int right, int below, float fx, float fy) {
         float top = of[at] + (of[at + right] - of[at]) * fx;
         float bottom = of[at + below] + (of[at + below + right] - of[at + below]) * fx;
         return top + (bottom - top) * fy;
+    }
+
+    /**
+     * The means about the lightness of each pixel of a patch's row.
+     *
+     * @param lights with a pixel's lightness as the last of four
+     */
+    void along(Patch patch, int y, float[] lights, float[] out) {
+        Affine to = patch.toPicture();
+        float down = (float) (to.d() * (y + 0.5) + to.f());
+        if (to.b() == 0) level((float) (to.c() * (y + 0.5) + to.e()), (float) to.a(), down, lights, out);
+        else for (int x = 0; x < out.length; x++) out[x] = at((float) (to.a() * (x + 0.5) + to.c() * (y + 0.5) + to.e()),
+                (float) (to.b() * (x + 0.5)) + down, lights[x * 4 + 3]);
+    }
+
+    /** On a level row its slopes and bases are interpolated once. */
+    private void level(float from, float step, float down, float[] lights, float[] out) {
+        float y = Math.max(0, Math.min(height - 1, down * height - 0.5f));
+        int y0 = Math.min((int) y, Math.max(0, height - 2));
+        int below = height > 1 ? width : 0;
+        float on = y - y0;
+        float[] slopes = new float[width + 1];
+        float[] bases = new float[width + 1];
+        for (int x = 0, i = y0 * width; x < width; x++, i++) {
+            slopes[x] = slope[i] + (slope[i + below] - slope[i]) * on;
+            bases[x] = base[i] + (base[i + below] - base[i]) * on;
+        }
+        slopes[width] = slopes[width - 1];
+        bases[width] = bases[width - 1];
+        for (int k = 0; k < out.length; k++) {
+            float x = (from + step * (k + 0.5f)) * width - 0.5f;
+            x = x < 0 ? 0 : x > width - 1 ? width - 1 : x;
+            int i = (int) x;
+            float part = x - i;
+            out[k] = (slopes[i] + (slopes[i + 1] - slopes[i]) * part) * lights[k * 4 + 3] + bases[i] + (bases[i + 1] - bases[i]) * part;
+        }
     }
 }

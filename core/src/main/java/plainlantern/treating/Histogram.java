@@ -55,7 +55,7 @@ public record Histogram(int[][] counts, double dark, double light) {
         Consumer<float[]> before = Colouration.before(balance, Levels.NEUTRAL);
         for (int pixel : patch.argb()) {
             if (pixel >>> 24 < 128) continue;
-            Toning.stored(pixel, Optional.empty(), c);
+            Toning.stored(pixel, c);
             before.accept(c);
             float l = OkLab.lightness(Curve.light(c[0]), Curve.light(c[1]), Curve.light(c[2]));
             counts[(int) (Math.max(0, Math.min(1, l)) * FINE)]++;

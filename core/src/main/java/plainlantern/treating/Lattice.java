@@ -7,34 +7,40 @@ import java.util.stream.IntStream;
  * A table of colours over a cube of colours, with {@code size} steps along each side, looked up between its steps in the tetrahedron that
  * a colour is in (Kasson and others 1995).
  *
- * @param values red, green and blue of each step, red changing fastest
+ * @param channels how many numbers stand at each step: three, or more for what is baked
+ * @param values those numbers of each step, red changing fastest
  * @param low    the red, green and blue that stand at its first step
  * @param high   those at its last
  */
-public record Lattice(int size, float[] values, double[] low, double[] high) implements ColourMap {
+public record Lattice(int size, int channels, float[] values, double[] low, double[] high) implements ColourMap {
     private static final double[] BLACK = {0, 0, 0};
     private static final double[] WHITE = {1, 1, 1};
 
     public Lattice {
-        if (values.length != size * size * size * 3) throw new IllegalArgumentException("not " + size + " cubed");
+        if (values.length != size * size * size * channels) throw new IllegalArgumentException("not " + size + " cubed");
     }
 
     /** A function of stored colours, 0 to 1, which it changes in place, as a table; what it gives may be beyond that. */
     static Lattice baked(int size, Consumer<float[]> function) {
-        float[] values = new float[size * size * size * 3];
+        return baked(size, 3, function);
+    }
+
+    /** @param channels so many numbers the function has room for, and sets */
+    static Lattice baked(int size, int channels, Consumer<float[]> function) {
+        float[] values = new float[size * size * size * channels];
         IntStream.range(0, size).parallel().forEach(b -> {
-            float[] c = new float[3];
-            for (int g = 0, at = b * size * size * 3; g < size; g++) {
-                for (int r = 0; r < size; r++, at += 3) {
+            float[] c = new float[channels];
+            for (int g = 0, at = b * size * size * channels; g < size; g++) {
+                for (int r = 0; r < size; r++, at += channels) {
                     c[0] = r / (size - 1f);
                     c[1] = g / (size - 1f);
                     c[2] = b / (size - 1f);
                     function.accept(c);
-                    System.arraycopy(c, 0, values, at, 3);
+                    System.arraycopy(c, 0, values, at, channels);
                 }
             }
         });
-        return new Lattice(size, values, BLACK, WHITE);
+        return new Lattice(size, channels, values, BLACK, WHITE);
     }
 
     @Override
@@ -54,13 +60,18 @@ public record Lattice(int size, float[] values, double[] low, double[] high) imp
         int r0 = Math.min((int) r, size - 2);
         int g0 = Math.min((int) g, size - 2);
         int b0 = Math.min((int) b, size - 2);
-        look(((b0 * size + g0) * size + r0) * 3, r - r0, g - g0, b - b0, out);
+        look((b0 * size + g0) * size + r0, r - r0, g - g0, b - b0, out);
     }
 
-    private void look(int at, float fr, float fg, float fb, float[] out) {
-        int red = 3;
-        int green = size * 3;
-        int blue = size * size * 3;
+    /**
+     * @param step the number of the step at or before a colour, all of them counted on
+     * @param fr   how far on red is to the next one, likewise green and blue
+     */
+    void look(int step, float fr, float fg, float fb, float[] out) {
+        int at = step * channels;
+        int red = channels;
+        int green = size * channels;
+        int blue = size * size * channels;
         int first;
         int second;
         float most;
@@ -106,11 +117,13 @@ public record Lattice(int size, float[] values, double[] low, double[] high) imp
             least = fb;
         }
         int last = at + red + green + blue;
-        for (int i = 0; i < 3; i++) {
-            float v0 = values[at + i];
-            float v1 = values[at + first + i];
-            float v2 = values[at + second + i];
-            out[i] = v0 + most * (v1 - v0) + middle * (v2 - v1) + least * (values[last + i] - v2);
-        }
+        float whole = 1 - most;
+        float next = most - middle;
+        float third = middle - least;
+        out[0] = whole * values[at] + next * values[at + first] + third * values[at + second] + least * values[last];
+        out[1] = whole * values[at + 1] + next * values[at + first + 1] + third * values[at + second + 1] + least * values[last + 1];
+        out[2] = whole * values[at + 2] + next * values[at + first + 2] + third * values[at + second + 2] + least * values[last + 2];
+        if (channels == 4)
+            out[3] = whole * values[at + 3] + next * values[at + first + 3] + third * values[at + second + 3] + least * values[last + 3];
     }
 }

@@ -36,13 +36,14 @@ public final class OkLab {
                 - 0.0040720468f * root(0.0883024619f * r + 0.2817188376f * g + 0.6299787005f * b);
     }
 
-    /** A cube root to about six digits: a guess by the exponent, and three of Newton's steps. */
+    /** A cube root to about five digits: a guess by the exponent, and a step of Halley's. */
     static float root(float x) {
         if (x < 0) return -root(-x);
         if (x < 1e-12f) return 0;
         float r = Float.intBitsToFloat(Float.floatToRawIntBits(x) / 3 + 709921077);
-        r = (2 * r + x / (r * r)) / 3;
-        r = (2 * r + x / (r * r)) / 3;
-        return (2 * r + x / (r * r)) / 3;
+        float cube = r * r * r;
+        r *= (cube + 2 * x) / (2 * cube + x);
+        cube = r * r * r;
+        return r * (cube + 2 * x) / (2 * cube + x);
     }
 }

@@ -19,17 +19,24 @@ final class Toning {
     /** Steps along each side of a baked table: see ToningTest for how far it is off. */
     static final int SIZE = 33;
     private static final Recent<Key, Lattice> BAKED = new Recent<>(16);
-    private static final float[] STEP = new float[256];
+    /** By stored values of eight bits: the step of a baked table at or before them, how far on they are, and what they are of 1. */
+    private static final int[] FLOOR = new int[256];
+    private static final float[] REST = new float[256];
+    private static final float[] OF_ONE = new float[256];
 
     static {
-        for (int i = 0; i < 256; i++) STEP[i] = i * (SIZE - 1) / 255f;
+        for (int i = 0; i < 256; i++) {
+            FLOOR[i] = Math.min(SIZE - 2, i * (SIZE - 1) / 255);
+            REST[i] = i * (SIZE - 1) / 255f - FLOOR[i];
+            OF_ONE[i] = i / 255f;
+        }
     }
 
     private Toning() {}
 
     /** What a table is baked from. */
     private record Key(Balance balance, Levels levels, Colouring colouring, Optional<ColourTable> table,
-            Optional<ByBrightness> brightness) {}
+            Optional<ByBrightness> brightness, boolean lit) {}
 
     /** Does one of a picture's tones. */
     static void tone(Treated what, int number, Patch patch, Whole whole) {
@@ -46,11 +53,21 @@ final class Toning {
         });
     }
 
+    /** The steps before what looks at surroundings: linear red, green and blue, and OKLab's lightness, all within what sRGB can show. */
+    static Lattice lit(Tone tone) {
+        Levels levels = tone.levels().pointwise();
+        return BAKED.get(new Key(tone.balance(), levels, Colouring.NEUTRAL, Optional.empty(), Optional.empty(), true),
+                () -> Lattice.baked(SIZE, 4, Colouration.before(tone.balance(), levels).andThen(c -> {
+            for (int i = 0; i < 3; i++) c[i] = Curve.light(Math.max(0, Math.min(1, c[i])));
+            c[3] = OkLab.lightness(c[0], c[1], c[2]);
+        })));
+    }
+
     /** The steps before what looks at surroundings; empty where they do nothing. */
-    static Optional<Lattice> first(Tone tone) {
+    private static Optional<Lattice> first(Tone tone) {
         Levels levels = tone.levels().pointwise();
         if (tone.balance().neutral() && levels.neutral()) return Optional.empty();
-        return Optional.of(BAKED.get(new Key(tone.balance(), levels, Colouring.NEUTRAL, Optional.empty(), Optional.empty()),
+        return Optional.of(BAKED.get(new Key(tone.balance(), levels, Colouring.NEUTRAL, Optional.empty(), Optional.empty(), false),
                 () -> Lattice.baked(SIZE, Colouration.before(tone.balance(), levels))));
     }
 
@@ -58,7 +75,7 @@ final class Toning {
     private static Optional<Lattice> last(Tone tone, Whole whole) {
         if (tone.colouring().neutral() && tone.table().isEmpty() && tone.brightness().isEmpty()) return Optional.empty();
         Optional<ColourMap> table = tone.table().flatMap(t -> whole.table(t.id()));
-        return Optional.of(BAKED.get(new Key(Balance.NEUTRAL, Levels.NEUTRAL, tone.colouring(), tone.table(), tone.brightness()),
+        return Optional.of(BAKED.get(new Key(Balance.NEUTRAL, Levels.NEUTRAL, tone.colouring(), tone.table(), tone.brightness(), false),
                 () -> Lattice.baked(SIZE, Colouration.after(tone, table))));
     }
 
@@ -66,7 +83,7 @@ final class Toning {
         if (first(tone).isEmpty()) return last(tone, whole);
         if (tone.colouring().neutral() && tone.table().isEmpty() && tone.brightness().isEmpty()) return first(tone);
         Optional<ColourMap> table = tone.table().flatMap(t -> whole.table(t.id()));
-        return Optional.of(BAKED.get(new Key(tone.balance(), tone.levels(), tone.colouring(), tone.table(), tone.brightness()),
+        return Optional.of(BAKED.get(new Key(tone.balance(), tone.levels(), tone.colouring(), tone.table(), tone.brightness(), false),
                 () -> Lattice.baked(SIZE, Colouration.before(tone.balance(), tone.levels()).andThen(Colouration.after(tone, table)))));
     }
 
@@ -75,73 +92,73 @@ final class Toning {
             float[] c = new float[3];
             int[] argb = patch.argb();
             for (int i = y * patch.width(); i < (y + 1) * patch.width(); i++) {
-                int pixel = argb[i];
-                int alpha = pixel >>> 24;
-                if (alpha == 0) continue;
-                if (alpha == 255) lattice.look(STEP[pixel >> 16 & 0xFF], STEP[pixel >> 8 & 0xFF], STEP[pixel & 0xFF], c);
-                else lattice.look(step(pixel >> 16, alpha), step(pixel >> 8, alpha), step(pixel, alpha), c);
-                argb[i] = pixel(alpha, c);
+                if (argb[i] >>> 24 == 0) continue;
+                look(lattice, argb[i], c);
+                argb[i] = pixel(argb[i] >>> 24, c);
             }
         });
+    }
+
+    /** Looks a pixel up in a baked table. */
+    static void look(Lattice lattice, int pixel, float[] c) {
+        int alpha = pixel >>> 24;
+        if (alpha == 255) {
+            int r = pixel >> 16 & 0xFF;
+            int g = pixel >> 8 & 0xFF;
+            int b = pixel & 0xFF;
+            lattice.look((FLOOR[b] * SIZE + FLOOR[g]) * SIZE + FLOOR[r], REST[r], REST[g], REST[b], c);
+        } else {
+            lattice.look(step(pixel >> 16, alpha), step(pixel >> 8, alpha), step(pixel, alpha), c);
+        }
     }
 
     private static float step(int value, int alpha) {
-        return Math.min(1f, (value & 0xFF) / (float) alpha) * (SIZE - 1);
+        return alpha == 0 ? 0 : Math.min(1f, (value & 0xFF) / (float) alpha) * (SIZE - 1);
     }
 
+    /**
+     * Another lightness by the surroundings, in OKLab, where a share of L with the same share of a and b is the cube of that share of light:
+     * saturation stays as {@link Colouration} keeps it.
+     */
     private static void surrounded(Tone tone, Surroundings around, Patch patch, Optional<Lattice> last) {
-        Optional<Lattice> first = first(tone);
-        Affine to = patch.toPicture();
+        Lattice lit = lit(tone);
         IntStream.range(0, patch.height()).parallel().forEach(y -> {
-            float[] c = new float[3];
-            int[] argb = patch.argb();
-            for (int x = 0; x < patch.width(); x++) {
-                int i = y * patch.width() + x;
-                int alpha = argb[i] >>> 24;
-                if (alpha == 0) continue;
-                stored(argb[i], first, c);
-                float across = (float) (to.a() * (x + 0.5) + to.c() * (y + 0.5) + to.e());
-                float down = (float) (to.b() * (x + 0.5) + to.d() * (y + 0.5) + to.f());
-                lightened(tone.levels(), around, across, down, c);
-                if (last.isPresent()) within(last.get(), c);
-                argb[i] = pixel(alpha, c);
-            }
+            float[] lights = new float[patch.width() * 4];
+            lights(patch, y, lit, lights);
+            around.change(patch, y, lights);
+            finish(patch, y, lights, last);
         });
     }
 
-    /** Another lightness by the surroundings, in OKLab; saturation stays as {@link Colouration} keeps it. */
-    private static void lightened(Levels levels, Surroundings around, float across, float down, float[] c) {
-        float r = Curve.light(c[0]);
-        float g = Curve.light(c[1]);
-        float b = Curve.light(c[2]);
-        float was = OkLab.lightness(r, g, b);
-        float is = around.changed(levels, across, down, was);
-        if (was <= 0) return;
-        // A share of L with the same share of a and b is the share's cube of light.
-        float by = is / was;
-        float gain = by * by * by;
-        c[0] = Math.min(1, Curve.stored(r * gain));
-        c[1] = Math.min(1, Curve.stored(g * gain));
-        c[2] = Math.min(1, Curve.stored(b * gain));
-    }
-
-    /** The colour of a pixel, 0 to 1, after a table. */
-    static void stored(int pixel, Optional<Lattice> table, float[] c) {
-        int alpha = pixel >>> 24;
-        if (alpha == 0) {
-            c[0] = c[1] = c[2] = 0;
-            return;
+    /** Linear red, green and blue, and lightness, of each pixel of a row. */
+    private static void lights(Patch patch, int y, Lattice lit, float[] out) {
+        float[] c = new float[4];
+        int from = y * patch.width();
+        for (int x = 0; x < patch.width(); x++) {
+            look(lit, patch.argb()[from + x], c);
+            System.arraycopy(c, 0, out, x * 4, 4);
         }
-        c[0] = Math.min(1f, (pixel >> 16 & 0xFF) / (float) alpha);
-        c[1] = Math.min(1f, (pixel >> 8 & 0xFF) / (float) alpha);
-        c[2] = Math.min(1f, (pixel & 0xFF) / (float) alpha);
-        if (table.isPresent()) within(table.get(), c);
     }
 
-    /** Looks a colour up; what is beyond black and white is cut off. */
-    private static void within(Lattice table, float[] c) {
-        table.look(c[0] * (SIZE - 1), c[1] * (SIZE - 1), c[2] * (SIZE - 1), c);
-        for (int i = 0; i < 3; i++) c[i] = Math.max(0, Math.min(1, c[i]));
+    private static void finish(Patch patch, int y, float[] lights, Optional<Lattice> last) {
+        float[] c = new float[3];
+        int from = y * patch.width();
+        for (int x = 0, at = 0; x < patch.width(); x++, at += 4) {
+            int alpha = patch.argb()[from + x] >>> 24;
+            if (alpha == 0) continue;
+            for (int k = 0; k < 3; k++) c[k] = lights[at + k] >= 1 ? 1 : Curve.stored(lights[at + k]);
+            if (last.isPresent()) last.get().look(c[0] * (SIZE - 1), c[1] * (SIZE - 1), c[2] * (SIZE - 1), c);
+            patch.argb()[from + x] = pixel(alpha, c);
+        }
+    }
+
+    /** The colour of a pixel, 0 to 1. */
+    static void stored(int pixel, float[] c) {
+        int alpha = pixel >>> 24;
+        for (int i = 0; i < 3; i++) {
+            int value = pixel >> 16 - 8 * i & 0xFF;
+            c[i] = alpha == 255 ? OF_ONE[value] : alpha == 0 ? 0 : Math.min(1f, value / (float) alpha);
+        }
     }
 
     /** A pixel of a colour; what is beyond black and white is cut off. */
@@ -150,6 +167,6 @@ final class Toning {
     }
 
     private static int level(float value, int alpha) {
-        return (int) (Math.max(0, Math.min(1, value)) * alpha + 0.5f);
+        return value <= 0 ? 0 : value >= 1 ? alpha : (int) (value * alpha + 0.5f);
     }
 }

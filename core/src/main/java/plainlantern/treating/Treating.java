@@ -1,7 +1,6 @@
 package plainlantern.treating;
 
 import java.awt.image.BufferedImage;
-import java.awt.image.DataBufferInt;
 import plainlantern.geometry.Affine;
 import plainlantern.sheet.Toned;
 import plainlantern.sheet.Treated;
@@ -35,13 +34,8 @@ public final class Treating {
         if (what.untouched()) return image;
         int width = image.getWidth();
         int height = image.getHeight();
-        BufferedImage out = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB_PRE);
-        out.createGraphics().drawImage(image, 0, 0, null);
-        treat(what, new Patch(((DataBufferInt) out.getRaster().getDataBuffer()).getData(), width, height,
-                Affine.scale(1.0 / width, 1.0 / height)), whole);
-        boolean clear = what.cleared().isPresent() || image.getColorModel().hasAlpha();
-        BufferedImage plain = new BufferedImage(width, height, clear ? BufferedImage.TYPE_4BYTE_ABGR : BufferedImage.TYPE_3BYTE_BGR);
-        plain.createGraphics().drawImage(out, 0, 0, null);
-        return plain;
+        Patch patch = new Patch(Pixels.of(image), width, height, Affine.scale(1.0 / width, 1.0 / height));
+        treat(what, patch, whole);
+        return Pixels.image(patch, what.cleared().isPresent() || image.getColorModel().hasAlpha());
     }
 }

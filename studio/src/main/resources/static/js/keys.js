@@ -5,6 +5,7 @@ import { fit, zoomBy, place, even } from "./view.js";
 import { openStage, step } from "./bench.js";
 import * as arrange from "./arrange.js";
 import * as settle from "./settle.js";
+import * as tone from "./tone.js";
 import * as dress from "./dress.js";
 import { held } from "./moving.js";
 import { aim } from "./lit.js";
@@ -54,6 +55,7 @@ function remove() {
   if (!sheet.selected.length) return;
   if (sheet.stage === "arrange") edit({ kind: "remove", panels: sheet.selected });
   else if (sheet.stage === "dress") dress.remove();
+  else if (sheet.stage === "tone") tone.remove();
   else if (!["check", "deliver"].includes(sheet.stage)) edit({ kind: "empty", panels: sheet.selected });
 }
 
@@ -65,7 +67,7 @@ const PLAIN = {
   ",": () => step(-1), ".": () => step(1), d: duplicate, Delete: remove, Backspace: remove, "?": help, 0: fit,
   "+": () => zoomBy(1.25), "=": () => zoomBy(1.25), "-": () => zoomBy(0.8), Escape: () => unload() || clearMarks() || closePattern()
       || release() || select([]), k: knife, n: pen, N: hand, e: points, p: () => (held.still = true),
-  l: () => sheet.stage === "fill" && closerKey(), "{": () => raise("bottom"), "}": () => raise("front"), g: () => group(true),
+  b: () => sheet.stage === "tone" && tone.beforeKey(), l: () => sheet.stage === "fill" && closerKey(), "{": () => raise("bottom"), "}": () => raise("front"), g: () => group(true),
       G: () => group(false), a: arrange.alike,
   c: () => sheet.selected.some((id) => panel(id).picture) && edit({ kind: "cover-again", panels: sheet.selected, ...aim() }),
   f: () => sheet.stage === "settle" && settle.focal(pointer),

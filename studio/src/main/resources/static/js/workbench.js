@@ -10,6 +10,7 @@ import { showBench } from "./bench-parts.js";
 import * as arrange from "./arrange.js";
 import * as fill from "./fill.js";
 import * as settle from "./settle.js";
+import * as tone from "./tone.js";
 import * as dress from "./dress.js";
 import * as check from "./check.js";
 import * as deliver from "./deliver.js";
@@ -24,7 +25,7 @@ import "./letters.js";
 import "./settle-bench.js";
 import "./dealing.js";
 
-const STAGES = { arrange, fill, settle, dress, check, deliver };
+const STAGES = { arrange, fill, settle, tone, dress, check, deliver };
 /** So many pixels may a pointer tremble before a press becomes a drag. */
 const TREMBLE = 3;
 

@@ -63,7 +63,7 @@ class BrowserTest extends Browsed {
         click(panel(0));
         assertThat(field("across")).hasValue(String.format("%.2f mm", across).replace('-', '\u2212'));
 
-        page.keyboard().press("6");
+        page.keyboard().press("7");
         Download download = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
         BufferedImage delivered = ImageIO.read(Files.newInputStream(download.path()));
         assertThat(download.suggestedFilename()).isEqualTo("Open day.png");
@@ -163,7 +163,7 @@ class BrowserTest extends Browsed {
         page.keyboard().press("Control+a");
         page.locator(".shelf-picture").click();
         assertThat(page.locator("#panels .panel.empty")).hasCount(0);
-        page.keyboard().press("6");
+        page.keyboard().press("7");
         Download download = page.waitForDownload(() -> page.getByText("Save bundle").click());
         home();
         page.locator("input[type=file]").setInputFiles(new FilePayload("Open day.lantern.zip", "application/zip",
@@ -198,7 +198,7 @@ class BrowserTest extends Browsed {
                 .setTargetPosition(80, 40));
         assertThat(page.locator("#cards .card-panel").last()).hasAttribute("data-id", "p1");
         assertThat(page.locator("#panels .panel").last()).hasAttribute("data-id", "p1");
-        page.keyboard().press("6");
+        page.keyboard().press("7");
         assertThat(page.locator("#deliver")).isVisible();
         page.locator("#sheet-name").fill("Evening tide");
         page.locator("#sheet-name").press("Enter");

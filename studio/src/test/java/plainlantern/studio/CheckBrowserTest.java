@@ -55,7 +55,7 @@ class CheckBrowserTest extends Browsed {
         type(field("left"), "0");
         undoSays("Move: Panel 2");
         assertThat(page.locator("[data-count]")).hasClass(Pattern.compile("grave"));
-        page.keyboard().press("5");
+        page.keyboard().press("6");
         fault("Panel 2 stops at the trim").click();
         assertThat(page.locator(".fault-place")).hasCount(1);
         assertThat(page.locator("#cards .chosen")).hasAttribute("data-id", "p2");

@@ -30,7 +30,7 @@ class DeliverBrowserTest extends Browsed {
         page.locator(".shelf-picture").click();
         undoSays("Fill with Ridges: 3 panels");
         page.keyboard().press("Escape");
-        page.keyboard().press("6");
+        page.keyboard().press("7");
         assertThat(page.locator("#delivered")).hasText("600 × 400 px, 120.0 × 80.0 mm");
         assertThat(page.locator("#estimated")).containsText("about");
         page.locator("label:has([value=selection])").click();
@@ -58,7 +58,7 @@ class DeliverBrowserTest extends Browsed {
         }
         page.reload();
         ready();
-        page.keyboard().press("6");
+        page.keyboard().press("7");
         assertThat(ofForm("names")).hasValue("{n} {panel}");
         assertThat(page.locator("#delivery-list li")).hasCount(2);
         // A list that does not come is told of once and asked for again.
@@ -72,7 +72,7 @@ class DeliverBrowserTest extends Browsed {
     @Test
     void settingsAreKeptAndUsed() {
         newSheet("60", "40", "mm", "127");
-        page.keyboard().press("6");
+        page.keyboard().press("7");
         page.locator("details[data-part=sets] summary").click();
         page.locator("[data-set=press] .set-name").click();
         assertThat(ofForm("marks")).isChecked();

@@ -28,7 +28,7 @@ class DressBrowserTest extends Browsed {
         page.keyboard().press("Control+a");
         page.locator(".shelf-picture").click();
         undoSays("Fill with Ridges: 2 panels");
-        page.keyboard().press("4");
+        page.keyboard().press("5");
         page.keyboard().press("Escape");
         assertThat(page.locator("[data-part=nothing]")).containsText("Click something on the board");
     }
@@ -42,11 +42,11 @@ class DressBrowserTest extends Browsed {
     }
 
     private void boardAsDelivered() throws Exception {
-        page.keyboard().press("6");
+        page.keyboard().press("7");
         Download download = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
         assertThat(boardDifference(ImageIO.read(Files.newInputStream(download.path())))).isLessThan(2);
         page.setViewportSize(1280, 800);
-        page.keyboard().press("4");
+        page.keyboard().press("5");
     }
 
     /** A rim by length, place and line, a blend, copied to all; on the board as in the delivery; taken off by one key. */
@@ -265,7 +265,7 @@ class DressBrowserTest extends Browsed {
         page.locator(".closer-more summary", new Page.LocatorOptions().setHasText("Make a panel of it")).click();
         page.locator("[data-float]").click();
         undoSays("Float: Mill");
-        page.keyboard().press("4");
+        page.keyboard().press("5");
         open("ground");
         page.locator("[data-part=ground] [data-field=on]").check();
         undoSays("Ground shadow: Mill");

@@ -66,7 +66,7 @@ class HandsBrowserTest extends Browsed {
     @Test
     void spacesAreTypedIntoWords() {
         newSheet("120", "80", "mm", "127");
-        page.keyboard().press("4");
+        page.keyboard().press("5");
         exact("A caption").click();
         page.locator("textarea[name=text]").click();
         page.keyboard().press("Control+a");
@@ -106,7 +106,7 @@ class HandsBrowserTest extends Browsed {
     @Test
     void theFirstIsTheOneClickedFirst() {
         filled(3, true);
-        page.keyboard().press("4");
+        page.keyboard().press("5");
         click(panel(2));
         type(field("width"), "2 mm");
         click(panel(2));
@@ -218,7 +218,7 @@ class HandsBrowserTest extends Browsed {
         page.keyboard().up("Control");
         undoSays("Move: Panel 2");
         BoundingBox sheet = page.locator("#paper").boundingBox();
-        for (String stage : List.of("1", "2", "3", "4", "5")) {
+        for (String stage : List.of("1", "2", "3", "4", "5", "6")) {
             page.keyboard().press(stage);
             click(panel(0));
             page.keyboard().down("Shift");
@@ -235,7 +235,7 @@ class HandsBrowserTest extends Browsed {
         undoSays("Move: Panel 2");
         page.keyboard().press("2");
         page.locator("#shelf-order").focus();
-        page.keyboard().press("5");
+        page.keyboard().press("6");
         assertThat(page.locator("#faults")).isVisible();
         page.goBack();
         page.waitForURL("**/sheets?welcome");
@@ -391,7 +391,7 @@ class HandsBrowserTest extends Browsed {
     @Test
     void paperIsRemembered() {
         newSheet("120", "80", "mm", "127");
-        page.keyboard().press("4");
+        page.keyboard().press("5");
         page.reload();
         ready();
         page.locator("details[data-part=paper] > summary").click();
@@ -448,7 +448,7 @@ class HandsBrowserTest extends Browsed {
     @Test
     void thingsAreCalledWhatTheyAre() {
         filled(3, false);
-        page.keyboard().press("4");
+        page.keyboard().press("5");
         exact("Rules along gaps").click();
         assertThat(page.locator("#tag b")).hasText("2 rules");
         assertThat(page.locator("[data-part=named] h3")).containsText("2 rules");
@@ -466,7 +466,7 @@ class HandsBrowserTest extends Browsed {
         page.keyboard().press("Control+a");
         page.locator(".shelf-picture").click();
         undoSays("Fill with Ridges: 16 panels");
-        page.keyboard().press("4");
+        page.keyboard().press("5");
         page.keyboard().press("Escape");
         Locator blend = page.locator("[data-part=look] select[data-field=blend]");
         for (int i = 1; i < 16; i++) {
@@ -481,7 +481,7 @@ class HandsBrowserTest extends Browsed {
         for (String paper : List.of("plain", "washed", "pictured", "none")) {
             if (!paper.equals("plain")) page.locator("[data-paper=" + paper + "]").click();
             settled();
-            page.keyboard().press("6");
+            page.keyboard().press("7");
             var download = page.waitForDownload(() -> page.locator("#make").click());
             BufferedImage file = ImageIO.read(java.nio.file.Files.newInputStream(download.path()));
             // What stays clear shows the well.
@@ -489,7 +489,7 @@ class HandsBrowserTest extends Browsed {
             onWell.createGraphics().drawImage(file, 0, 0, new java.awt.Color(0x6B6C6D), null);
             assertThat(boardDifference(onWell)).as(paper).isLessThan(1.2);
             page.setViewportSize(1280, 800);
-            page.keyboard().press("4");
+            page.keyboard().press("5");
         }
     }
 }

@@ -277,7 +277,7 @@ class PicturesBrowserTest extends Browsed {
         assertThat(page.locator(".words [name=across]")).not().hasValue("0.00 mm");
         page.locator(".layer").nth(2).click();
         assertThat(page.locator("#marks .grip")).not().hasCount(0);
-        page.keyboard().press("6");
+        page.keyboard().press("7");
         Download download = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
         assertThat(boardDifference(ImageIO.read(Files.newInputStream(download.path())))).isLessThan(2);
     }

@@ -38,7 +38,7 @@ public record Aim(List<String> panels, @Typed.Layer int layer, @Typed.Switch boo
     public record Meant(String picture, Treatment treatment) {}
 
     /** What is meant, in the order of the panels; a vista once. */
-    List<Meant> meant(Sheet sheet) {
+    public List<Meant> meant(Sheet sheet) {
         List<Meant> all = new ArrayList<>();
         Set<String> vistas = new LinkedHashSet<>();
         for (Holder holder : holders(sheet)) {

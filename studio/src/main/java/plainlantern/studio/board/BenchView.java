@@ -20,18 +20,21 @@ public record BenchView(UUID id, Sheet sheet, Stage stage, SelectionView selecti
      * @param shelf     the pictures, in Fill
      * @param sameShelf whether the page shows the same pictures on the shelf already, so that only their uses are told
      * @param finishes  those of the sheet, in Dress
+     * @param tone      in Tone
      */
     public record Parts(List<ShelfCard> shelf, boolean sameShelf, Optional<ArrangeView> arrange, Optional<SettleView> settle,
             Optional<PaperView> paper,
-            Optional<DressView> dress, List<DressView.Kept> finishes) {
-        static Parts of(Sheet sheet, Stage stage, Collection<String> selected, boolean sameShelf) {
+            Optional<DressView> dress, List<DressView.Kept> finishes, Optional<ToneView> tone) {
+        static Parts of(Sheet sheet, Looking looking, Collection<String> selected, boolean sameShelf) {
+            Stage stage = looking.stage();
             boolean dress = stage == Stage.DRESS;
             boolean settle = stage == Stage.FILL || stage == Stage.SETTLE;
             return new Parts(stage == Stage.FILL ? ShelfCard.all(sheet) : List.of(), sameShelf,
                     stage == Stage.ARRANGE ? Optional.of(ArrangeView.of(sheet, selected)) : Optional.empty(),
                     settle ? Optional.of(SettleView.of(sheet, selected, stage)) : Optional.empty(),
                     dress ? Optional.of(PaperView.of(sheet)) : Optional.empty(), dress ? DressView.of(sheet, selected) : Optional.empty(),
-                    dress ? DressView.kept(sheet, Finish.NONE) : List.of());
+                    dress ? DressView.kept(sheet, Finish.NONE) : List.of(),
+                    stage == Stage.TONE ? Optional.of(ToneView.of(sheet, selected, looking)) : Optional.empty());
         }
     }
 
@@ -46,7 +49,7 @@ public record BenchView(UUID id, Sheet sheet, Stage stage, SelectionView selecti
         // Five millimetres, twenty pixels: a gap that is seen as one (common practice).
         String gap = numbers.length(sheet.unit() == Unit.PX ? 20 * Unit.PX.inMm(sheet.ppi()) : sheet.even(5));
         return new BenchView(id, sheet, stage, SelectionView.of(sheet, selected, looking), numbers,
-                Parts.of(sheet, stage, selected, sameShelf), gap,
+                Parts.of(sheet, looking, selected, sameShelf), gap,
                 Long.toString(Math.round(sheet.ppi())));
     }
 

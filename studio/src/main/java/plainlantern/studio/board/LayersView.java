@@ -14,6 +14,7 @@ import plainlantern.sheet.Content;
 import plainlantern.sheet.Holder;
 import plainlantern.sheet.PictureLayer;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.Stop;
 import plainlantern.sheet.Wash;
 import plainlantern.sheet.Words.Boxed;
 import plainlantern.sheet.Words.Lie;
@@ -91,8 +92,11 @@ public record LayersView(List<Row> rows, int front, Optional<Chosen> chosen) {
     }
 
     static WashFields wash(Numbers n, Wash w) {
-        return new WashFields(w.stops().stream().map(s -> new StopFields(n.percent(s.at()), s.colour().told(), n.percent(s.opacity())))
-                .toList(), n.degrees(w.turn()), w.round());
+        return new WashFields(stops(n, w.stops()), n.degrees(w.turn()), w.round());
+    }
+
+    static List<StopFields> stops(Numbers n, List<Stop> stops) {
+        return stops.stream().map(s -> new StopFields(n.percent(s.at()), s.colour().told(), n.percent(s.opacity()))).toList();
     }
 
     private static WordsFields words(Numbers n, Holder panel, Words w) {

@@ -7,6 +7,7 @@ public enum Stage {
     ARRANGE("Arrange", "Panels move, and what they show moves along."),
     FILL("Fill", "Drag a picture onto a panel, or select panels and click a picture."),
     SETTLE("Settle", "Panels stay put. Drag to move the picture inside the lit panel."),
+    TONE("Tone", "Panels and pictures stay put. Click a picture to change its light and colours; with Shift, several."),
     DRESS("Dress", "What surrounds the panels and stands before them. Captions, floats and rules are dragged here."),
     CHECK("Check", "What is wrong with the sheet, the worst first. Click a fault to see where it is."),
     DELIVER("Hand over", "Make files of the sheet or its parts, or save it as a bundle.");

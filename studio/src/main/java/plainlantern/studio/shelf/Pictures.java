@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
@@ -24,13 +25,13 @@ import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.lettering.Face;
 import plainlantern.picture.DecodedPictures;
-import plainlantern.picture.Encoder;
 import plainlantern.picture.FileKind;
 import plainlantern.picture.Footing;
 import plainlantern.picture.Imported;
 import plainlantern.picture.Palette;
 import plainlantern.picture.PictureReader;
 import plainlantern.picture.PictureSource;
+import plainlantern.picture.Previews;
 import plainlantern.picture.Previews.Level;
 import plainlantern.picture.Resample;
 import plainlantern.picture.Sha256;
@@ -60,8 +61,8 @@ public class Pictures {
     /** Memory for a preview that is decoded and worked on. */
     private static final long PREVIEW = 4L * 3 * Level.LARGE.side() * Level.LARGE.side();
 
-    /** JPEG quality of a preview that is made when it is asked for. */
-    private static final float QUALITY = 0.9f;
+    /** Pixels along the longer side of what is painted while a slider moves. */
+    private static final int LIVE = 512;
 
     private final PictureStore store;
     private final TransactionTemplate transaction;
@@ -69,6 +70,7 @@ public class Pictures {
     private final Quotas quotas;
     private final Room room;
     private final ColourTables tables;
+    private final RecentPreviews recent = new RecentPreviews();
 
     Pictures(PictureStore store, TransactionTemplate transaction, Importers importers, Quotas quotas, Room room, ColourTables tables) {
         this.store = store;
@@ -221,16 +223,37 @@ public class Pictures {
 
     /** A preview of a treated picture: JPEG, or PNG where parts of it are clear. */
     PictureStore.Data treated(UUID account, Treated what, Level level) {
-        BufferedImage seen = room.with(account, PREVIEW, () -> seen(account, what, level));
-        boolean clear = seen.getColorModel().hasAlpha();
-        return new PictureStore.Data((clear ? FileKind.PNG : FileKind.JPEG).mediaType(),
-                clear ? Encoder.png(seen, 72) : Encoder.jpeg(seen, QUALITY, 72));
+        return encoded(account, () -> seen(account, what, level));
+    }
+
+    /** The same with fewer pixels, at once. */
+    PictureStore.Data live(UUID account, Treated what) {
+        return encoded(account, () -> treated(account, what, recent.of(what.picture(), "live", () -> {
+            BufferedImage preview = decoded(preview(account, what.picture(), Level.MEDIUM).data());
+            double share = Math.min(1, (double) LIVE / Math.max(preview.getWidth(), preview.getHeight()));
+            return share == 1 ? preview : Resample.toSize(preview, (int) Math.max(1, Math.round(preview.getWidth() * share)),
+                    (int) Math.max(1, Math.round(preview.getHeight() * share)));
+        })));
+    }
+
+    private PictureStore.Data encoded(UUID account, Supplier<BufferedImage> painted) {
+        return room.with(account, PREVIEW, () -> {
+            BufferedImage seen = painted.get();
+            return new PictureStore.Data((seen.getColorModel().hasAlpha() ? FileKind.PNG : FileKind.JPEG).mediaType(), Previews.encoded(seen));
+        });
     }
 
     /** A treated picture as one of its previews shows it. */
     private BufferedImage seen(UUID account, Treated what, Level level) {
-        BufferedImage preview = decoded(preview(account, what.picture(), level).data());
-        PictureRow row = store.find(what.picture()).orElseThrow(NotFound::new);
+        BufferedImage preview = level == Level.LARGE ? decoded(preview(account, what.picture(), level).data())
+                : recent.of(what.picture(), kind(level), () -> decoded(preview(account, what.picture(), level).data()));
+        return treated(account, what, preview);
+    }
+
+    /** Asks whose it is, as a preview may have been decoded for someone else. */
+    private BufferedImage treated(UUID account, Treated what, BufferedImage preview) {
+        PictureRow row = rows(account, List.of(what.picture())).get(what.picture());
+        if (row == null) throw new NotFound();
         int[] size = {preview.getWidth(), preview.getHeight()};
         return with(account, (id, share) -> preview).sized(what, 1, row.width(), row.height(), size);
     }

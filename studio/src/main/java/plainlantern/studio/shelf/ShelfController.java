@@ -44,12 +44,12 @@ public class ShelfController {
         return lasting(pictures.preview(member.id(), sha, level(level)));
     }
 
-    /** The same treated, see {@link PictureAddress}. */
+    /** The same treated, see {@link PictureAddress}; while a slider moves, the page asks for fewer pixels under the name of "live". */
     @GetMapping("/pictures/{sha}/{treatment}/{level}")
     ResponseEntity<byte[]> treated(@AuthenticationPrincipal Member member, @PathVariable String sha, @PathVariable String treatment,
             @PathVariable String level) {
         Treated what = PictureAddress.read(sha, treatment).orElseThrow(NotFound::new);
-        return lasting(pictures.treated(member.id(), what, level(level)));
+        return lasting(level.equals("live") ? pictures.live(member.id(), what) : pictures.treated(member.id(), what, level(level)));
     }
 
     private static Level level(String name) {

@@ -138,7 +138,7 @@ class ViewsTest {
     void stagesAreFoundByTheirKeys() {
         assertThat(Stage.of("settle")).isEqualTo(Stage.SETTLE);
         assertThat(Stage.of("nonsense")).isEqualTo(Stage.ARRANGE);
-        assertThat(Stage.DELIVER.digit()).isEqualTo(6);
+        assertThat(Stage.DELIVER.digit()).isEqualTo(7);
     }
 
     @Test

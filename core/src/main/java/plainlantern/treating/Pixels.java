@@ -1,0 +1,56 @@
+package plainlantern.treating;
+
+import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferByte;
+import java.util.stream.IntStream;
+
+/** Images of interleaved bytes to the pixels of patches, and back. */
+final class Pixels {
+    private Pixels() {}
+
+    /** 0xAARRGGBB of an image of TYPE_3BYTE_BGR or TYPE_4BYTE_ABGR, alpha multiplied in. */
+    static int[] of(BufferedImage image) {
+        byte[] bytes = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
+        boolean clear = image.getColorModel().hasAlpha();
+        int width = image.getWidth();
+        int[] out = new int[width * image.getHeight()];
+        IntStream.range(0, image.getHeight()).parallel().forEach(y -> {
+            int at = y * width * (clear ? 4 : 3);
+            for (int i = y * width; i < (y + 1) * width; i++) {
+                if (!clear) {
+                    out[i] = 0xFF000000 | (bytes[at + 2] & 0xFF) << 16 | (bytes[at + 1] & 0xFF) << 8 | bytes[at] & 0xFF;
+                    at += 3;
+                } else {
+                    int alpha = bytes[at] & 0xFF;
+                    out[i] = alpha << 24 | times(bytes[at + 3], alpha) << 16 | times(bytes[at + 2], alpha) << 8 | times(bytes[at + 1], alpha);
+                    at += 4;
+                }
+            }
+        });
+        return out;
+    }
+
+    private static int times(byte value, int alpha) {
+        return ((value & 0xFF) * alpha + 127) / 255;
+    }
+
+    /** @param clear whether the image is to have transparency */
+    static BufferedImage image(Patch patch, boolean clear) {
+        int width = patch.width();
+        BufferedImage image = new BufferedImage(width, patch.height(), clear ? BufferedImage.TYPE_4BYTE_ABGR : BufferedImage.TYPE_3BYTE_BGR);
+        byte[] bytes = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
+        IntStream.range(0, patch.height()).parallel().forEach(y -> {
+            int at = y * width * (clear ? 4 : 3);
+            for (int i = y * width; i < (y + 1) * width; i++) {
+                int pixel = patch.argb()[i];
+                int alpha = pixel >>> 24;
+                if (clear) bytes[at++] = (byte) alpha;
+                for (int shift = 0; shift < 24; shift += 8) {
+                    int value = pixel >> shift & 0xFF;
+                    bytes[at++] = (byte) (!clear || alpha == 255 ? value : alpha == 0 ? 0 : Math.min(255, (value * 255 + alpha / 2) / alpha));
+                }
+            }
+        });
+        return image;
+    }
+}
