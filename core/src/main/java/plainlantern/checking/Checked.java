@@ -25,15 +25,15 @@ import plainlantern.sheet.Words;
 /** A sheet under examination, with what several checks ask for computed once. */
 final class Checked {
     private final Sheet sheet;
-    private final Map<String, Legibility> read;
+    private final Told told;
     private final List<Element> elements;
     private final Map<String, List<Seen>> shown = new HashMap<>();
     private final Map<String, Path> forms = new HashMap<>();
     private final Map<String, Box> boxes = new HashMap<>();
 
-    Checked(Sheet sheet, Map<String, Legibility> read) {
+    Checked(Sheet sheet, Told told) {
         this.sheet = sheet;
-        this.read = read;
+        this.told = told;
         elements = sheet.elements().stream().filter(p -> !p.hidden()).toList();
     }
 
@@ -76,9 +76,9 @@ final class Checked {
         return elements.stream().flatMap(e -> e.panel().stream()).toList();
     }
 
-    /** How well the words of captions can be read, by element, where their pixels were looked at. */
-    Map<String, Legibility> read() {
-        return read;
+    /** What pixels tell, where they were looked at. */
+    Told told() {
+        return told;
     }
 
     /** All pictures that are delivered, from back to front. */

@@ -21,7 +21,7 @@ final class FaintWords implements Check {
     public List<Fault> find(Checked checked) {
         List<Fault> faults = new ArrayList<>();
         for (Element panel : checked.elements()) {
-            Legibility read = checked.read().get(panel.id());
+            Legibility read = checked.told().words().get(panel.id());
             if (read == null || read.ratio() >= checked.limits().contrast()) continue;
             String says = String.format(Locale.ROOT, "%s: a contrast of %.1f : 1 at its worst spot, under %.1f.", panel.name(),
                     Math.floor(read.ratio() * 10) / 10, checked.limits().contrast());

@@ -28,11 +28,11 @@ final class Mending {
     private static final double LINE = 0.02;
 
     private final Sheet sheet;
-    private final Map<String, Legibility> read;
+    private final Told told;
 
-    Mending(Sheet sheet, Map<String, Legibility> read) {
+    Mending(Sheet sheet, Told told) {
         this.sheet = sheet;
-        this.read = read;
+        this.told = told;
     }
 
     /** Whether its mend can be made, and makes no other fault of its weight or a heavier one; a fault without a mend is none. */
@@ -124,7 +124,7 @@ final class Mending {
     private Map<String, Integer> weighed(Sheet whole, Set<String> about, Weight least, Set<String> touched, List<Box> places) {
         Sheet part = whole.with(whole.elements().stream().filter(e -> about.contains(e.id())).toList());
         Map<String, Integer> weighed = new HashMap<>();
-        Report.faults(part, read).forEach((check, faults) -> {
+        Report.faults(part, told).forEach((check, faults) -> {
             for (Fault fault : faults) {
                 boolean answers = places.isEmpty() || fault.panels().stream().anyMatch(touched::contains)
                         || places.stream().anyMatch(place -> place.meets(fault.place()));

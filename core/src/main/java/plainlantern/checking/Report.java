@@ -16,7 +16,7 @@ public record Report(List<Kind> kinds) {
             new FocalAtEdge(), new FocalCovered(), new BesideTheSheet(),
             new BleedTrap(), new StopsAtTrim(), new Safety(), new NearlyAligned(), new UnequalGaps(), new Slivers(), new HairOverlaps(),
                     new ThinLines(), new ThinLetters(), new RulesOffSeams(),
-            new OutOfRegister(), new SameNeighbours(), new FaintWords(), new Overflow(), new MissingSigns(), new Unseen(), new Unused());
+            new OutOfRegister(), new SameNeighbours(), new FaintWords(), new LostInTone(), new Overflow(), new MissingSigns(), new Unseen(), new Unused());
 
     /**
      * @param faults  heaviest first
@@ -32,19 +32,19 @@ public record Report(List<Kind> kinds) {
     /**
      * What is wrong, with mends that were not looked at: enough to count.
      *
-     * @param read how well the words of captions can be read, by element
+     * @param told what pixels tell of it
      */
-    public static Report found(Sheet sheet, Map<String, Legibility> read) {
+    public static Report found(Sheet sheet, Told told) {
         List<Kind> kinds = new ArrayList<>();
-        faults(sheet, read).forEach((check, faults) -> kinds.add(new Kind(check.title(), faults, Optional.empty())));
+        faults(sheet, told).forEach((check, faults) -> kinds.add(new Kind(check.title(), faults, Optional.empty())));
         kinds.sort(Comparator.comparing(Kind::weight));
         return new Report(kinds);
     }
 
     /** As {@link #found}, with those mends alone that make no other fault of the same weight or a heavier one. */
-    public static Report of(Sheet sheet, Map<String, Legibility> read) {
-        Map<Check, List<Fault>> found = faults(sheet, read);
-        Mending mending = new Mending(sheet, read);
+    public static Report of(Sheet sheet, Told told) {
+        Map<Check, List<Fault>> found = faults(sheet, told);
+        Mending mending = new Mending(sheet, told);
         List<Kind> kinds = new ArrayList<>();
         found.forEach((check, faults) -> kinds.add(new Kind(check.title(), faults.stream().map(fault -> mending.sound(fault) ? fault
                 : fault.withoutMend()).toList(),
@@ -54,8 +54,8 @@ public record Report(List<Kind> kinds) {
     }
 
     /** The faults of each kind that has any, heaviest first. */
-    static Map<Check, List<Fault>> faults(Sheet sheet, Map<String, Legibility> read) {
-        Checked checked = new Checked(sheet, read);
+    static Map<Check, List<Fault>> faults(Sheet sheet, Told told) {
+        Checked checked = new Checked(sheet, told);
         Map<Check, List<Fault>> found = new LinkedHashMap<>();
         for (Check check : KINDS) {
             List<Fault> faults = check.find(checked).stream().sorted(Comparator.comparing(Fault::weight)).toList();

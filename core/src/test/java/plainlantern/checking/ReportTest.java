@@ -23,6 +23,7 @@ import plainlantern.fitting.FocalPlace;
 import plainlantern.sheet.Colour;
 import plainlantern.sheet.Nudge;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.Treated;
 import plainlantern.sheet.SheetJson;
 
 /** The faults of a sheet: each kind is found with its measure, is not found where it is not, and is gone after its mend. */
@@ -39,7 +40,7 @@ class ReportTest {
     }
 
     private static Optional<Report.Kind> kind(Sheet sheet, String title) {
-        return Report.of(sheet, Map.of()).kinds().stream().filter(k -> k.title().equals(title)).findFirst();
+        return Report.of(sheet, Told.NOTHING).kinds().stream().filter(k -> k.title().equals(title)).findFirst();
     }
 
     /** The one fault of that kind, which is of that weight and says that. */
@@ -61,13 +62,13 @@ class ReportTest {
 
     /** How many faults of that weight or a heavier one. */
     private static long grave(Sheet sheet, Weight least) {
-        return Report.found(sheet, Map.of()).kinds().stream().flatMap(k -> k.faults().stream())
+        return Report.found(sheet, Told.NOTHING).kinds().stream().flatMap(k -> k.faults().stream())
                 .filter(f -> f.weight().compareTo(least) <= 0).count();
     }
 
     @Test
     void aSoundSheetHasNone() {
-        assertThat(Report.of(row(), Map.of()).kinds()).isEmpty();
+        assertThat(Report.of(row(), Told.NOTHING).kinds()).isEmpty();
         only(row("{'kind':'seat-panels','panels':['p2'],'left':61,'width':47}"), "Twins side by side", Weight.NOTE,
                 "Panel 1 and Panel 2 show the same picture");
     }
@@ -144,10 +145,17 @@ class ReportTest {
     @Test
     void wordsThatCannotBeRead() {
         Sheet caption = row("{'kind':'add-caption','text':'High water'}");
-        Report faint = Report.of(caption, Map.of("p5", new Legibility(3.26, Optional.of(0.7), Colour.WHITE)));
+        Report faint = Report.of(caption, new Told(Map.of("p5", new Legibility(3.26, Optional.of(0.7), Colour.WHITE)), Map.of()));
         Fault fault = faint.kinds().get(0).faults().get(0);
         assertThat(fault.says()).isEqualTo("Caption 5: a contrast of 3.2 : 1 at its worst spot, under 4.5.");
         assertThat(fault.mend().orElseThrow().on(caption).holder("p5").content().get(0).look().opacity()).isEqualTo(0.7);
+        Sheet bright = row("{'kind':'set-tone','of':{'panels':['p1']},'exposure':2}");
+        Treated lit = Treated.anywhere(bright.pictureOf(bright.holder("p1").pictures().get(0)), bright.holder("p1").pictures().get(0).treatment());
+        Told lost = new Told(Map.of(), Map.of(lit, new Told.Lost(0.01, 0.31)));
+        assertThat(Report.of(bright, lost).kinds().get(0).faults().get(0).says())
+                .isEqualTo("Panel 1: its tone cuts off 31 % of the picture in white, over 2 %.");
+        assertThat(Report.of(after(bright, "{'kind':'set-limits','limits':{'safety':3,'focal':0.05,'aligned':0.5,'sliver':2,'rim':0.1,"
+                + "'contrast':4.5,'clipped':'0'}}"), lost).kinds()).isEmpty();
         mended(row("{'kind':'add-caption','text':'High water at the mill'}", "{'kind':'set-words','panels':['p5'],'layer':1,'size':30}"),
                 "Words beyond their box", Weight.FAULT, "more than their box has");
         only(row("{'kind':'add-caption','text':'Tide \uD83C\uDF0A'}"), "Missing signs", Weight.FAULT, "Hanken Grotesk has no \uD83C\uDF0A");
@@ -195,7 +203,7 @@ class ReportTest {
         Sheet all = EditReader.read(json, off).on(off);
         assertThat(kind(all, "Nearly aligned")).isEmpty();
         assertThat(EditReader.read(json, off).title(off)).isEqualTo("Mend: nearly aligned");
-        assertThat(Report.of(off, Map.of()).count(Weight.WARNING)).isEqualTo(2);
+        assertThat(Report.of(off, Told.NOTHING).count(Weight.WARNING)).isEqualTo(2);
     }
 
     /**
@@ -205,7 +213,7 @@ class ReportTest {
     @Tried(120)
     void anySheetCanBeChecked(Chance chance) {
         Sheet sheet = Sheets.any(chance);
-        for (Report.Kind kind : Report.of(sheet, Map.of()).kinds()) {
+        for (Report.Kind kind : Report.of(sheet, Told.NOTHING).kinds()) {
             for (Fault fault : kind.faults()) {
                 assertThat(fault.says()).endsWith(".").doesNotContain("NaN");
                 if (fault.mend().isEmpty()) continue;
@@ -246,7 +254,7 @@ class ReportTest {
 
     /** How often just that is said: two panels may be called alike. */
     private static long said(Sheet sheet, Fault fault) {
-        return Report.found(sheet, Map.of()).kinds().stream().flatMap(k -> k.faults().stream())
+        return Report.found(sheet, Told.NOTHING).kinds().stream().flatMap(k -> k.faults().stream())
                 .filter(f -> f.says().equals(fault.says())).count();
     }
 }

@@ -66,10 +66,10 @@ class SheetTest {
     void whatBelongsToTheSheetIsSound() {
         Limits first = Limits.FIRST;
         assertThat(first.rim()).isCloseTo(0.0882, within(1e-4));
-        assertThatThrownBy(() -> new Limits(3, 0.7, 0.5, 2, 0.1, 4.5)).isInstanceOf(BadInput.class).extracting("field").isEqualTo("focal");
-        assertThatThrownBy(() -> new Limits(3, 0.05, 0.5, 2, 0.1, 0.5)).isInstanceOf(BadInput.class).extracting("field")
+        assertThatThrownBy(() -> new Limits(3, 0.7, 0.5, 2, 0.1, 4.5, 0)).isInstanceOf(BadInput.class).extracting("field").isEqualTo("focal");
+        assertThatThrownBy(() -> new Limits(3, 0.05, 0.5, 2, 0.1, 0.5, 0)).isInstanceOf(BadInput.class).extracting("field")
                 .isEqualTo("contrast");
-        assertThatThrownBy(() -> new Limits(-3, 0.05, 0.5, 2, 0.1, 4.5)).isInstanceOf(BadInput.class).extracting("field")
+        assertThatThrownBy(() -> new Limits(-3, 0.05, 0.5, 2, 0.1, 4.5, 0)).isInstanceOf(BadInput.class).extracting("field")
                 .isEqualTo("limits");
         Holder follower = Panel.empty("p1", "Left", new Ellipse(), Seat.upright(new Point(10, 10), 5, 5))
                 .finished(Finish.NONE.following(Optional.of("f9")));

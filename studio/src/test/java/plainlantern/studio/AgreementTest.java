@@ -17,6 +17,7 @@ import java.io.File;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -86,6 +87,12 @@ class AgreementTest {
         }
     }
 
+    /** A picture as the page gets it: treated. */
+    private static byte[] painted(PaintedPicture layer) {
+        int[] size = {layer.width(), layer.height()};
+        return Encoder.png(PICTURES.sized(layer.treated(), 1, size[0], size[1], size), 72);
+    }
+
     private static void agrees(String name, BufferedImage painted, BufferedImage meant, boolean[] edges) {
         double sum = 0;
         double worst = 0;
@@ -148,7 +155,12 @@ class AgreementTest {
 
     /** The board's own drawing, without what is there to be grabbed. */
     private static BufferedImage board(Sheet sheet, int width, int height) {
-        Function<PaintedPicture, String> href = layer -> "http://pictures.test/" + layer.treated().picture();
+        Map<String, PaintedPicture> asked = new HashMap<>();
+        Function<PaintedPicture, String> href = layer -> {
+            String name = Integer.toHexString(layer.treated().hashCode());
+            asked.put(name, layer);
+            return "http://pictures.test/" + name;
+        };
         StringBuilder svg = new StringBuilder("<body style='margin:0'><style>.form, .bare-area { fill: none }");
         for (Blend blend : Blend.values())
             svg.append(".blend-").append(blend.css()).append("{mix-blend-mode:").append(blend.css()).append('}');
@@ -158,7 +170,7 @@ class AgreementTest {
         for (var panel : sheet.elements()) svg.append(BoardPainter.of(sheet, panel).board(href));
         try (Page blank = Browsed.browser.newPage()) {
             blank.route("http://pictures.test/**", route -> route.fulfill(new Route.FulfillOptions().setContentType("image/png")
-                    .setBodyBytes(Encoder.png(PICTURES.image(route.request().url().replaceFirst(".*/", ""), 1), 72))));
+                    .setBodyBytes(painted(asked.get(route.request().url().replaceFirst(".*/", ""))))));
             blank.setViewportSize(width, height);
             blank.setContent(svg + "</svg>");
             blank.waitForFunction("() => Promise.all([...document.querySelectorAll('image')].map((i) => i.decode())).then(() => true)");

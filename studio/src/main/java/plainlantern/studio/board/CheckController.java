@@ -20,17 +20,24 @@ import plainlantern.asking.BadInput;
 import plainlantern.asking.Unit;
 import plainlantern.checking.Legibility;
 import plainlantern.checking.Report;
+import plainlantern.checking.Told;
 import plainlantern.checking.Weight;
 import plainlantern.picture.Encoder;
+import plainlantern.fitting.Shown;
+import plainlantern.fitting.Vistas;
 import plainlantern.rendering.Contrast;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Element;
+import plainlantern.sheet.Holder;
+import plainlantern.sheet.PictureLayer;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.Treated;
 import plainlantern.studio.account.Member;
 import plainlantern.studio.sheets.KeepStore;
 import plainlantern.studio.sheets.Opened;
 import plainlantern.studio.sheets.Sheets;
 import plainlantern.studio.shelf.Paints;
+import plainlantern.studio.shelf.Pictures;
 
 /** The Check stage: the faults of a sheet, and the delivery's own pixels. */
 @Controller
@@ -41,11 +48,13 @@ public class CheckController {
     private final Sheets sheets;
     private final KeepStore keeps;
     private final Paints paints;
+    private final Pictures pictures;
 
-    CheckController(Sheets sheets, KeepStore keeps, Paints paints) {
+    CheckController(Sheets sheets, KeepStore keeps, Paints paints, Pictures pictures) {
         this.sheets = sheets;
         this.keeps = keeps;
         this.paints = paints;
+        this.pictures = pictures;
     }
 
     /** How many there are, for the trail. */
@@ -67,15 +76,22 @@ public class CheckController {
         return "board/faults :: faults";
     }
 
-    /** How well the words of captions can be read. */
-    private Map<String, Legibility> read(Sheet sheet, Member member) {
-        Map<String, Legibility> read = new HashMap<>();
+    /** How well the words of captions can be read, and what tones cut off. */
+    private Told read(Sheet sheet, Member member) {
+        Map<String, Legibility> words = new HashMap<>();
         for (Element element : sheet.elements()) {
             element.caption().filter(caption -> !caption.hidden()).flatMap(caption ->
                     paints.look(member.id(), previews -> Contrast.of(sheet, caption, previews)))
-                            .ifPresent(reading -> read.put(element.id(), reading));
+                            .ifPresent(reading -> words.put(element.id(), reading));
         }
-        return read;
+        Map<Treated, Told.Lost> lost = new HashMap<>();
+        if (sheet.limits().clipped() == 0) return new Told(words, lost);
+        for (Holder holder : sheet.holders()) for (PictureLayer layer : holder.pictures()) {
+            Shown shown = Vistas.shown(sheet, holder, layer);
+            Treated seen = Treated.anywhere(shown.picture().id(), shown.treatment());
+            if (!seen.tones().isEmpty()) lost.computeIfAbsent(seen, any -> pictures.lost(member.id(), seen));
+        }
+        return new Told(words, lost);
     }
 
     /**

@@ -2,6 +2,7 @@ package plainlantern.studio.demo;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -63,6 +64,7 @@ class DemoSetup implements ApplicationRunner {
     /** Makes a sheet as a person would, edit by edit, so that its history can be undone. */
     private void make(Member member, DemoSheets.Plan plan, Map<String, Picture> shelf) {
         UUID id = sheets.add(member.id(), plan.empty(), "New sheet");
-        for (DemoSheets.Step step : plan.steps()) sheets.apply(id, member.id(), sheet -> step.edit(sheet, shelf));
+        for (DemoSheets.Step step : plan.steps()) sheets.apply(id, member.id(), sheet ->
+                step.edit(sheet, shelf).completed(pictures.of(member.id(), own -> Optional.empty()), sheet));
     }
 }

@@ -70,7 +70,7 @@ final class DemoSheets {
     private static final Margins NARROW = new Margins(12, 12, 12, 12);
 
     static final List<Plan> ALL = List.of(leaflet(), badges(), joiner(), quarters(), poster(), puzzle(), honeycomb(),
-            postcard(), highWater(), triptych(), mornings());
+            postcard(), highWater(), triptych(), mornings(), inks(), evenings());
 
     private DemoSheets() {}
 
@@ -203,6 +203,31 @@ final class DemoSheets {
         steps.add(said("{'kind':'seat-panels','panels':['p12'],'left':24,'top':364,'width':150}"));
         steps.add(said("{'kind':'fit-caption','panels':['p12']}"));
         return new Plan(Sheet.empty("Open day poster", Unit.MM, 297, 420, 300), steps);
+    }
+
+    /** The poster in black and white, two of its panels each in a colour of the palette; all follow one tone but those and the bird. */
+    private static Plan inks() {
+        Plan poster = poster();
+        List<Step> steps = new ArrayList<>(poster.steps());
+        steps.add(said("{'kind':'add-swatches','colours':['#C8553D','#2F6F73']}"));
+        steps.add(said("{'kind':'set-tone','of':{'panels':['p1','p2','p3','p4','p5','p6','p7']},'mono':true,'contrast':'30 %',"
+                + "'shadows':'20 %','grain':'30 %','edge':'-35 %'}"));
+        steps.add(said("{'kind':'set-tone','of':{'panels':['p1','p2','p3','p4','p5','p6','p7']},'part':'blue','grey':'-40 %'}"));
+        steps.add(said("{'kind':'name-tone','of':{'panels':['p1','p2','p3','p4','p5','p6','p7']},'name':'Ink'}"));
+        for (String[] accent : new String[][] {{"p1", "#C8553D@s1"}, {"p4", "#2F6F73@s2"}}) {
+            steps.add(said("{'kind':'follow-tone','of':{'panels':['" + accent[0] + "']}}"));
+            steps.add(said("{'kind':'recolour-tone','of':{'panels':['" + accent[0] + "']},'colour':'" + accent[1] + "'}"));
+        }
+        return new Plan(poster.empty().named("Open day in two inks"), steps);
+    }
+
+    /** Four pictures of four evenings, brought near the light of one of them. */
+    private static Plan evenings() {
+        List<String> names = List.of("Long evening", "Low water", "First boat out", "Square tide");
+        List<Step> steps = new ArrayList<>(List.of(shelve(names), lay(new EvenGrid(2, 2, 5, 5), NARROW)));
+        fill(steps, names, 4);
+        steps.add(said("{'kind':'match-tone','of':{'panels':['p2','p3','p4']},'like':{'panels':['p1']},'strength':'85 %'}"));
+        return new Plan(Sheet.empty("Four evenings in one light", Unit.MM, 297, 210, 300), steps);
     }
 
     /** A collage seen through letters, and one picture in others. */

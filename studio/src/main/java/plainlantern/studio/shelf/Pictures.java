@@ -20,6 +20,7 @@ import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import plainlantern.asking.BadInput;
+import plainlantern.checking.Told;
 import plainlantern.editing.Outside;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
@@ -70,7 +71,8 @@ public class Pictures {
     private final Quotas quotas;
     private final Room room;
     private final ColourTables tables;
-    private final RecentPreviews recent = new RecentPreviews();
+    private final Recently<BufferedImage> recent = new Recently<>(8);
+    private final Recently<Told.Lost> lost = new Recently<>(1000);
 
     Pictures(PictureStore store, TransactionTemplate transaction, Importers importers, Quotas quotas, Room room, ColourTables tables) {
         this.store = store;
@@ -228,7 +230,7 @@ public class Pictures {
 
     /** The same with fewer pixels, at once. */
     PictureStore.Data live(UUID account, Treated what) {
-        return encoded(account, () -> treated(account, what, recent.of(what.picture(), "live", () -> {
+        return encoded(account, () -> treated(account, what, recent.of(what.picture() + "live", () -> {
             BufferedImage preview = decoded(preview(account, what.picture(), Level.MEDIUM).data());
             double share = Math.min(1, (double) LIVE / Math.max(preview.getWidth(), preview.getHeight()));
             return share == 1 ? preview : Resample.toSize(preview, (int) Math.max(1, Math.round(preview.getWidth() * share)),
@@ -246,7 +248,7 @@ public class Pictures {
     /** A treated picture as one of its previews shows it. */
     private BufferedImage seen(UUID account, Treated what, Level level) {
         BufferedImage preview = level == Level.LARGE ? decoded(preview(account, what.picture(), level).data())
-                : recent.of(what.picture(), kind(level), () -> decoded(preview(account, what.picture(), level).data()));
+                : recent.of(what.picture() + kind(level), () -> decoded(preview(account, what.picture(), level).data()));
         return treated(account, what, preview);
     }
 
@@ -275,7 +277,11 @@ public class Pictures {
 
     /** A picture's small preview as pixels, treated as it would be anywhere. */
     private Patch small(UUID account, String picture, Treatment treatment) {
-        BufferedImage seen = seen(account, Treated.anywhere(picture, treatment), Level.SMALL);
+        return small(account, Treated.anywhere(picture, treatment));
+    }
+
+    private Patch small(UUID account, Treated what) {
+        BufferedImage seen = seen(account, what, Level.SMALL);
         Tile tile = Resample.onto(seen, Affine.IDENTITY, new Box(0, 0, seen.getWidth(), seen.getHeight()));
         return new Patch(tile.argb(), tile.width(), tile.height(), Affine.scale(1.0 / tile.width(), 1.0 / tile.height()));
     }
@@ -283,6 +289,15 @@ public class Pictures {
     /** How the values of a treated picture are spread. */
     public Histogram histogram(UUID account, String picture, Treatment treatment) {
         return room.with(account, PREVIEW, () -> Histogram.of(small(account, picture, treatment)));
+    }
+
+    /** What the tones of a picture cut off that was not before them. */
+    public Told.Lost lost(UUID account, Treated what) {
+        return lost.of(account + what.picture() + what.hashCode(), () -> room.with(account, PREVIEW, () -> {
+            Histogram after = Histogram.of(small(account, what));
+            Histogram before = Histogram.of(small(account, new Treated(what.picture(), what.cleared(), List.of())));
+            return new Told.Lost(Math.max(0, after.dark() - before.dark()), Math.max(0, after.light() - before.light()));
+        }));
     }
 
     /** Where a picture stands, with that background taken out or none. */

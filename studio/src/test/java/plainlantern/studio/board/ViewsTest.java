@@ -8,6 +8,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import plainlantern.asking.Unit;
 import plainlantern.checking.Report;
+import plainlantern.checking.Told;
 import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.editing.reading.EditReader;
 import plainlantern.sheet.Picture;
@@ -121,7 +122,7 @@ class ViewsTest {
     void faultsCarryTheirMends() {
         Sheet sheet = sheet(Unit.MM, FILL, "{'kind':'seat-panels','panels':['p1'],'left':0}",
                 "{'kind':'set-finish','panels':['p1','p2'],'width':'0.1 pt'}");
-        CheckView view = CheckView.of(Report.of(sheet, Map.of()));
+        CheckView view = CheckView.of(Report.of(sheet, Told.NOTHING));
         assertThat(view.faults()).isEqualTo(1);
         assertThat(view.warnings()).isEqualTo(2);
         CheckView.Row stops = view.kinds().get(0).rows().get(0);
@@ -130,7 +131,7 @@ class ViewsTest {
         Sheet bled = after(sheet, stops.mend());
         assertThat(bled.holder("p1").boundsOnSheet().x()).isEqualTo(-3);
         CheckView.Kind thin = view.kinds().stream().filter(k -> k.title().equals("Thin lines")).findFirst().orElseThrow();
-        assertThat(CheckView.of(Report.of(after(sheet, thin.mendAll()), Map.of())).warnings()).isZero();
+        assertThat(CheckView.of(Report.of(after(sheet, thin.mendAll()), Told.NOTHING)).warnings()).isZero();
         assertThat(view.kinds().get(0).mendAll()).as("there is one only").isEmpty();
     }
 

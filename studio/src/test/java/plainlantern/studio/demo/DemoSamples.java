@@ -7,12 +7,21 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import plainlantern.editing.Outside;
+import plainlantern.geometry.Affine;
+import plainlantern.lettering.Face;
 import plainlantern.picture.Footing;
 import plainlantern.picture.PictureSource;
+import plainlantern.picture.Resample;
+import plainlantern.sheet.Cleared;
 import plainlantern.sheet.Foot;
+import plainlantern.sheet.Levels;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.Tone;
 import plainlantern.sheet.Treatment;
+import plainlantern.treating.Matching;
+import plainlantern.treating.Patch;
 import plainlantern.studio.demo.DemoSheets.Plan;
 import plainlantern.studio.demo.DemoSheets.Step;
 
@@ -41,8 +50,46 @@ public final class DemoSamples {
 
     static Sheet made(Plan plan) {
         Sheet sheet = plan.empty();
-        for (Step step : plan.steps()) sheet = step.edit(sheet, shelf()).on(sheet);
+        for (Step step : plan.steps()) sheet = step.edit(sheet, shelf()).completed(new Pixels(), sheet).on(sheet);
         return sheet;
+    }
+
+    /** What the demo's edits ask of pixels. */
+    private static final class Pixels implements Outside {
+        @Override
+        public List<Picture> owned(List<Picture> pictures) {
+            return pictures;
+        }
+
+        @Override
+        public Optional<Face> face(String own) {
+            return Optional.empty();
+        }
+
+        @Override
+        public Optional<String> table(String id) {
+            return Optional.empty();
+        }
+
+        @Override
+        public Levels evened(String picture, Treatment treatment) {
+            return Levels.NEUTRAL;
+        }
+
+        @Override
+        public Tone matched(String giver, Treatment given, String taker, Treatment taken, double strength) {
+            return Matching.matched(patch(giver), patch(taker), taken.tone(), strength);
+        }
+
+        @Override
+        public Optional<Foot> foot(String picture, Optional<Cleared> cleared) {
+            return Optional.empty();
+        }
+
+        private static Patch patch(String id) {
+            BufferedImage small = Resample.toSize(pictures().image(id, 1), 120, 90);
+            return new Patch(small.getRGB(0, 0, 120, 90, null, 0, 120), 120, 90, Affine.scale(1 / 120.0, 1 / 90.0));
+        }
     }
 
     public static List<Sheet> sheets() {

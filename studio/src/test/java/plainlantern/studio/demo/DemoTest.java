@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import plainlantern.checking.Report;
+import plainlantern.checking.Told;
 import plainlantern.checking.Weight;
 import plainlantern.fitting.PanelState;
 import plainlantern.geometry.Box;
@@ -35,16 +36,16 @@ class DemoTest {
      */
     @Test
     void theSheetsHaveNoFault() {
-        assertThat(DemoSheets.ALL).hasSize(11);
+        assertThat(DemoSheets.ALL).hasSize(13);
         for (Plan plan : DemoSheets.ALL) {
             Sheet sheet = DemoSamples.made(plan);
             if (plan.empty().name().equals("Leaflet to be checked")) {
-                assertThat(Report.of(sheet, Map.of()).kinds()).extracting(Report.Kind::title)
+                assertThat(Report.of(sheet, Told.NOTHING).kinds()).extracting(Report.Kind::title)
                         .contains("Bare areas", "Stretched pictures", "Nearly aligned", "Stops at the trim", "Thin lines", "Unequal gaps",
                         "Words beyond their box");
                 continue;
             }
-            assertThat(Report.of(sheet, Map.of()).count(Weight.FAULT)).as(plan.empty().name()).isZero();
+            assertThat(Report.of(sheet, Told.NOTHING).count(Weight.FAULT)).as(plan.empty().name()).isZero();
             Box whole = new Box(0, 0, sheet.width(), sheet.height());
             for (Panel panel : sheet.panels().stream().filter(p -> p.panel().isPresent()).toList()) {
                 assertThat(PanelState.of(sheet, panel)).as(plan.empty().name() + ", " + panel.name()).isEqualTo(PanelState.COVERED);

@@ -1,0 +1,166 @@
+package plainlantern.studio;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+
+/** Tone in a real browser: sliders and exact numbers, before and after, names, matching, tables of colours. */
+class ToneBrowserTest extends Browsed {
+    /** Two panels, each with another picture, in Tone with the first one chosen. */
+    private void toned() throws Exception {
+        newSheet("120", "80", "mm", "127");
+        grid(1, 2);
+        bring(new FilePayload("Ridges.jpg", "image/jpeg", jpeg(1500, 1000, 90)), new FilePayload("Reeds.jpg", "image/jpeg", jpeg(1200, 900, 40)));
+        for (int i = 0; i < 2; i++) {
+            page.keyboard().press("Escape");
+            click(panel(i));
+            page.locator(".shelf-picture").nth(i).click();
+            undoSays(Pattern.compile("Fill with .*: Panel " + (i + 1)));
+        }
+        page.keyboard().press("4");
+        page.keyboard().press("Escape");
+        assertThat(page.locator("[data-part=nothing]")).containsText("Click a picture");
+        click(panel(0));
+    }
+
+    private void undoSays(Pattern title) {
+        assertThat(page.locator("#undo")).hasAttribute("title", Pattern.compile("Undo " + title.pattern()));
+    }
+
+    private Locator value(String name) {
+        return page.locator("#bench [data-tone=" + name + "]:visible [data-field]");
+    }
+
+    private String shown(int at) {
+        return panel(at).locator("xpath=..").locator("image").getAttribute("href");
+    }
+
+    /** A drag of a slider paints the picture as it goes and is one step; a double click is neutral again; nonsense is refused at its field. */
+    @Test
+    void aSliderIsOneStepHoweverLongItMoved() throws Exception {
+        toned();
+        String before = shown(0);
+        BoundingBox range = page.locator("[data-tone=exposure] [type=range]").boundingBox();
+        page.mouse().move(range.x + range.width / 2, range.y + range.height / 2);
+        page.mouse().down();
+        page.mouse().move(range.x + range.width * 0.6, range.y + range.height / 2);
+        assertThat(page.locator("#panels image").first()).hasAttribute("href", Pattern.compile("/live$"));
+        page.mouse().move(range.x + range.width * 0.7, range.y + range.height / 2);
+        page.mouse().up();
+        undoSays("Exposure: Panel 1");
+        assertThat(value("exposure")).hasValue(Pattern.compile("[12](\\.\\d+)? stops"));
+        assertThat(page.locator("#histogram p")).containsText("Cut off");
+        page.locator("[data-tone=exposure] label").dblclick();
+        assertThat(value("exposure")).hasValue("0 stops");
+        undoSays("Exposure: Panel 1");
+        assertThat(page.locator("#panels image").first()).hasAttribute("href", Pattern.compile(Pattern.quote(before.replaceFirst("[^/]+$", "")) + "\\w+"));
+        page.keyboard().press("Control+z");
+        page.keyboard().press("Control+z");
+        assertThat(page.locator("#undo")).hasAttribute("title", Pattern.compile("Undo Fill with .*"));
+        type(value("contrast"), "lots");
+        assertThat(page.locator("[data-part=tone-levels] .problem")).containsText("lots");
+        type(value("contrast"), "240 %");
+        assertThat(page.locator("[data-part=tone-levels] .problem")).containsText("from -100 to 100 %");
+        assertThat(page.locator("#undo")).hasAttribute("title", Pattern.compile("Undo Fill with .*"));
+    }
+
+    /** Every part at once, by keys and numbers: the board is the delivery; b shows it as it was, a line shows both. */
+    @Test
+    void theBoardIsTheDelivery() throws Exception {
+        toned();
+        type(value("temperature"), "30");
+        undoSays("Temperature: Panel 1");
+        type(value("shadows"), "40 %");
+        undoSays("Shadows: Panel 1");
+        page.locator("[data-hue=blue]").click();
+        type(value("hue"), "25°");
+        undoSays("Blue colours: Panel 1");
+        page.locator("[data-part=tone-vignette] summary").click();
+        type(value("edge"), "-60");
+        undoSays("Corners: Panel 1");
+        page.locator("[data-part=tone-brightness] summary").click();
+        page.locator("[data-recolour='']").click();
+        undoSays("Recolour: Panel 1");
+        type(page.locator(".tone-stops [name=at]").nth(1), "40 %");
+        undoSays("Colours by brightness: Panel 1");
+        type(value("strength"), "60");
+        undoSays("Colours by brightness: Panel 1");
+        click(panel(1));
+        page.locator("#tone-mono").check();
+        undoSays("Black and white: Panel 2");
+        String after = shown(1);
+        page.locator("#well").focus();
+        page.keyboard().down("b");
+        assertThat(page.locator("#panels image").nth(1)).hasAttribute("href", Pattern.compile("/pictures/[0-9a-f]{64}/\\w+"));
+        page.keyboard().up("b");
+        assertThat(page.locator("#panels image").nth(1)).hasAttribute("href", after);
+        page.locator("#tone-split").click();
+        assertThat(page.locator("#before image[href*='/medium']").first()).isAttached();
+        assertThat(page.locator("#compare")).isVisible();
+        page.locator("#tone-split").click();
+        assertThat(page.locator("#compare")).isHidden();
+        page.keyboard().press("7");
+        Download download = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
+        assertThat(boardDifference(ImageIO.read(Files.newInputStream(download.path())))).isLessThan(2);
+    }
+
+    /** A name is followed, one picture comes near another, points are found, and a tone goes to all and away. */
+    @Test
+    void tonesArePassedOn() throws Exception {
+        toned();
+        type(value("exposure"), "0.5");
+        undoSays("Exposure: Panel 1");
+        type(page.locator("#keep-tone [name=name]"), "Dusk");
+        undoSays("Name tone: Dusk");
+        click(panel(1));
+        page.locator("[data-follow-tone]").selectOption(page.locator("[data-follow-tone] option").nth(1).getAttribute("value"));
+        undoSays("Tone Dusk: Panel 2");
+        type(value("exposure"), "-1");
+        undoSays("Exposure: Panel 2");
+        click(panel(0));
+        assertThat(value("exposure")).hasValue("\u22121 stops");
+        page.locator("[data-even]").click();
+        undoSays("Even: Panel 1");
+        page.locator("[data-clear-tone='']").click();
+        undoSays("No tone: Panel 1");
+        page.keyboard().down("Shift");
+        click(panel(1));
+        page.keyboard().up("Shift");
+        page.locator("#tone-match button").click();
+        undoSays("Match: Panel 1");
+        page.locator("#tone-all").click();
+        assertThat(page.locator("[data-part=whose] h3")).containsText("2 pictures");
+        page.locator("#well").focus();
+        page.keyboard().press("Delete");
+        undoSays("No tone: 2 panels");
+        assertThat(page.locator("#panels image[data-before]")).hasCount(0);
+    }
+
+    /** A table is brought, used, and refused in words where it is damaged. */
+    @Test
+    void aColourTableIsBrought() throws Exception {
+        toned();
+        page.locator("[data-part=tone-table] summary").click();
+        page.waitForFileChooser(() -> page.locator("#tone-bring").click())
+                .setFiles(new FilePayload("half.cube", "text/plain", "LUT_3D_SIZE 2\n0 0 0\n".getBytes(StandardCharsets.UTF_8)));
+        assertThat(page.locator("[data-part=tone-table] .problem")).containsText("half.cube is cut off");
+        page.waitForFileChooser(() -> page.locator("#tone-bring").click())
+                .setFiles(new FilePayload("Negative.cube", "text/plain", "LUT_1D_SIZE 2\n1 1 1\n0 0 0\n".getBytes(StandardCharsets.UTF_8)));
+        undoSays("Colour table: Panel 1");
+        assertThat(page.locator("#tone-tables option:checked")).hasText("Negative");
+        type(value("strength"), "50 %");
+        undoSays("Colour table: Panel 1");
+        page.locator("#tone-tables").selectOption("");
+        undoSays("No colour table: Panel 1");
+        assertThat(page.locator("#panels image[data-before]")).hasCount(0);
+    }
+}
