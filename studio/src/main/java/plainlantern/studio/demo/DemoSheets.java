@@ -211,7 +211,7 @@ final class DemoSheets {
         List<Step> steps = new ArrayList<>(poster.steps());
         steps.add(said("{'kind':'add-swatches','colours':['#C8553D','#2F6F73']}"));
         steps.add(said("{'kind':'set-tone','of':{'panels':['p1','p2','p3','p4','p5','p6','p7']},'mono':true,'contrast':'30 %',"
-                + "'shadows':'20 %','grain':'30 %','edge':'-35 %'}"));
+                + "'shadows':'20 %','edge':'-35 %'}"));
         steps.add(said("{'kind':'set-tone','of':{'panels':['p1','p2','p3','p4','p5','p6','p7']},'part':'blue','grey':'-40 %'}"));
         steps.add(said("{'kind':'name-tone','of':{'panels':['p1','p2','p3','p4','p5','p6','p7']},'name':'Ink'}"));
         for (String[] accent : new String[][] {{"p1", "#C8553D@s1"}, {"p4", "#2F6F73@s2"}}) {

@@ -67,7 +67,8 @@ class DemoTest {
         assertThat(panels).containsOnly(entry("Nine mornings", 9), entry("Season postcard", 4), entry("Tide triptych", 3),
                 entry("Bird hide wall", 12),
                 entry("Mill puzzle", 12), entry("Warden badges", 24), entry("Open day poster", 7), entry("Sixty looks at the mill", 60),
-                        entry("Leaflet to be checked", 8), entry("High water poster", 70), entry("Four quarters of the day", 4));
+                        entry("Leaflet to be checked", 8), entry("High water poster", 70), entry("Four quarters of the day", 4),
+                entry("Open day in two inks", 7), entry("Four evenings in one light", 4));
         for (Plan plan : DemoSheets.ALL) {
             Sheet sheet = DemoSamples.made(plan);
             assertThat(sheet.layouts()).hasSize(plan.empty().name().equals("Season postcard") ? 0 : 1);
