@@ -122,7 +122,8 @@ public final class Sheets {
         Contents contents = new Contents(paper(chance),
                 List.of(chance.flag() ? DAWN : DAWN.focused(Optional.of(new Focal(0.3, 0.6, false))), TALL), elements, 90, layouts, seen
                 ? vistas : List.of());
-        Styles styles = new Styles(List.of(new Swatch("s1", "Slate", Colour.of("#446688"))), List.of(NAMED), List.of(new NamedTone("t1", "Dusk", TONE)), 2);
+        Styles styles = new Styles(List.of(new Swatch("s1", "Slate", Colour.of("#446688"))), List.of(NAMED),
+                List.of(new NamedTone("t1", "Dusk", TONE)), 2);
         SheetFormat format = new SheetFormat(chance.text(20), chance.of(Unit.values()), length(chance, 5, 3000), length(chance, 5, 3000),
                 length(chance, 30, 1200), 3, new Margins(1, 2.5, 0, 1 / 3.0));
         return new Sheet(format, contents, styles, Guides.FIRST, Limits.FIRST);
@@ -133,7 +134,8 @@ public final class Sheets {
             Rim.Side.INSIDE, Rim.Dash.SOLID, Rim.Join.MITER))));
 
     /** A tone with something of every kind. */
-    public static final Tone TONE = Tone.NEUTRAL.balanced(new Balance(20, -0.1, 0.5)).levelled(new Levels(0.05, 0.02, 0.3, 0.4, -0.3, 0.2, 0.1))
+    public static final Tone TONE = Tone.NEUTRAL.balanced(new Balance(20, -0.1, 0.5)).levelled(new Levels(0.05, 0.02, 0.3, 0.4, -0.3,
+            0.2, 0.1))
             .coloured(new Colouring(0.2, 0.1, true, List.of()).with(HueRange.Name.BLUE, new HueRange(10, 0.2, -0.2, 0.3)))
             .tabled(Optional.of(new ColourTable("ab".repeat(32), "Dusk", 0.5)))
             .brightened(Optional.of(ByBrightness.about(Colour.of("#446688@s1"))))
@@ -201,8 +203,10 @@ public final class Sheets {
         boolean held = c.flag();
         Pose pose = new Pose(new Point(length(c, -90, 90), length(c, -90, 90)), length(c, 0.01, 2), length(c, 0.01, 2),
                 length(c, -180, 180), !held);
-        Treatment treatment = c.of(Treatment.NONE, Treatment.NONE, Treatment.NONE.clearing(Optional.of(new Cleared(Colour.WHITE, 0.1, 0.2))).toned(TONE),
-                Treatment.NONE.toned(TONE.following(Optional.of("t1"))), Treatment.NONE.toned(Tone.NEUTRAL.levelled(new Levels(0, 0, length(c, -1, 1), 0, 0, 0, 0))));
+        Treatment treatment = c.of(Treatment.NONE, Treatment.NONE, Treatment.NONE.clearing(Optional.of(new Cleared(Colour.WHITE, 0.1,
+                0.2))).toned(TONE),
+                Treatment.NONE.toned(TONE.following(Optional.of("t1"))), Treatment.NONE.toned(Tone.NEUTRAL.levelled(new Levels(0, 0,
+                length(c, -1, 1), 0, 0, 0, 0))));
         return PictureLayer.own(c.of(DAWN, TALL), c.of(Fit.values()), pose, held).treated(treatment);
     }
 

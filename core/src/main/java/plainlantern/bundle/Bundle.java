@@ -156,7 +156,10 @@ public final class Bundle implements Closeable {
         }
     }
 
-    /** The file of a table of colours that the sheet uses; throws where it is not there, or its bytes are not the ones that its id names. */
+    /**
+     * The file of a table of colours that the sheet uses; throws where it is not there, or its bytes are not the ones that its id
+     * names.
+     */
     public byte[] table(String id) {
         BadInput.unless(tables.containsKey(id), "bundle", "The bundle lacks a colour table that its sheet uses.");
         try {

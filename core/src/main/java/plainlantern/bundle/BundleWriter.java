@@ -29,7 +29,8 @@ public final class BundleWriter {
      * {@code originals} opens a picture's file as it was imported; no more than a piece of it is in memory at a time. {@code tables} gives
      * the files of tables of colours, where they are there. The stream is left open.
      */
-    public static void write(Sheet sheet, Function<String, InputStream> originals, Function<String, Optional<byte[]>> tables, OutputStream to)
+    public static void write(Sheet sheet, Function<String, InputStream> originals, Function<String, Optional<byte[]>> tables,
+            OutputStream to)
             throws IOException {
         ZipOutputStream zip = new ZipOutputStream(to, StandardCharsets.UTF_8);
         Map<String, Object> head = new LinkedHashMap<>();

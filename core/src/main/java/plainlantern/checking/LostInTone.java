@@ -21,7 +21,8 @@ final class LostInTone implements Check {
             Told.Lost lost = checked.told().lost().get(Treated.anywhere(seen.shown().picture().id(), seen.shown().treatment()));
             if (lost == null || Math.max(lost.dark(), lost.light()) <= most) continue;
             boolean light = lost.light() >= lost.dark();
-            String says = String.format(Locale.ROOT, "%s: its tone cuts off %.0f %% of the picture in %s, over %.0f %%.", seen.panel().name(),
+            String says = String.format(Locale.ROOT, "%s: its tone cuts off %.0f %% of the picture in %s, over %.0f %%.",
+                    seen.panel().name(),
                     (light ? lost.light() : lost.dark()) * 100, light ? "white" : "black", most * 100);
             faults.add(checked.fault(Weight.WARNING, seen.panel(), says));
         }

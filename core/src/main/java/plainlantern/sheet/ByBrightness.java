@@ -17,7 +17,8 @@ import plainlantern.asking.Typed;
  */
 public record ByBrightness(List<Stop> stops, @Asked(value = "Strength", most = 1) @Typed.Share double strength, Blend blend) {
     /** From black to white, which is no more than black and white. */
-    public static final ByBrightness GREY = new ByBrightness(List.of(new Stop(0, Colour.BLACK, 1), new Stop(1, Colour.WHITE, 1)), 1, Blend.NORMAL);
+    public static final ByBrightness GREY = new ByBrightness(List.of(new Stop(0, Colour.BLACK, 1), new Stop(1, Colour.WHITE, 1)), 1,
+            Blend.NORMAL);
 
     public ByBrightness {
         stops = stops.stream().sorted(Comparator.comparingDouble(Stop::at)).toList();
@@ -29,7 +30,8 @@ public record ByBrightness(List<Stop> stops, @Asked(value = "Strength", most = 1
     /** From black over a colour, where its own brightness is, to white. */
     public static ByBrightness about(Colour colour) {
         double at = Math.max(0.05, Math.min(0.95, colour.brightness()));
-        return new ByBrightness(List.of(new Stop(0, Colour.BLACK, 1), new Stop(at, colour, 1), new Stop(1, Colour.WHITE, 1)), 1, Blend.NORMAL);
+        return new ByBrightness(List.of(new Stop(0, Colour.BLACK, 1), new Stop(at, colour, 1), new Stop(1, Colour.WHITE, 1)), 1,
+                Blend.NORMAL);
     }
 
     public ByBrightness recoloured(UnaryOperator<Colour> change) {

@@ -15,7 +15,8 @@ import plainlantern.asking.Typed;
 public record ColourTable(String id, String name, @Asked(value = "Strength", most = 1) @Typed.Share double strength) {
     public ColourTable {
         Ids.picture(id);
-        BadInput.unless(name != null && !name.isBlank() && name.length() <= 120, "name", "A colour table needs a name of at most 120 letters.");
+        BadInput.unless(name != null && !name.isBlank() && name.length() <= 120, "name",
+                "A colour table needs a name of at most 120 letters.");
         Questions.check(ColourTable.class, id, name, strength);
     }
 }

@@ -18,7 +18,7 @@ import plainlantern.asking.Typed;
 public record HueRange(@Asked(value = "Hue", least = -60, most = 60) @Typed.NumberOrZero double hue,
         @Asked(value = "Saturation", least = -1, most = 1) @Typed.ShareOrZero double chroma,
         @Asked(value = "Lightness", least = -1, most = 1) @Typed.ShareOrZero double lightness,
-        @Asked(value = "In black and white", least = -1, most = 1) @Typed.ShareOrZero double grey) {
+        @Asked(value = "Lightness", least = -1, most = 1) @Typed.ShareOrZero double grey) {
     public static final HueRange NEUTRAL = new HueRange(0, 0, 0, 0);
 
     public HueRange {

@@ -33,7 +33,8 @@ public final class Tones {
     /** All tables of colours that are used, under names, too; each once. */
     public static Collection<ColourTable> tables(Sheet sheet) {
         return Stream.concat(of(sheet.contents()), sheet.styles().tones().stream().map(NamedTone::tone))
-                .flatMap(tone -> tone.table().stream()).collect(Collectors.toMap(ColourTable::id, table -> table, (one, same) -> one)).values();
+                .flatMap(tone -> tone.table().stream()).collect(Collectors.toMap(ColourTable::id, table -> table, (one,
+                same) -> one)).values();
     }
 
     /** The sheet with each of them changed; what is neutral stays that. */

@@ -1,6 +1,5 @@
 package plainlantern.treating;
 
-import java.util.Optional;
 import java.util.stream.IntStream;
 import plainlantern.geometry.Affine;
 import plainlantern.sheet.Texture;
@@ -60,7 +59,10 @@ final class Ending {
         return Math.sqrt(Math.abs(toSheet.determinant()));
     }
 
-    /** Smooth noise on the sheet, strongest in the middle tones; a pixel that is larger than half a grain gets the mean of what it covers. */
+    /**
+     * Smooth noise on the sheet, strongest in the middle tones; a pixel that is larger than half a grain gets the mean of what it
+     * covers.
+     */
     private static void grain(Texture texture, Patch patch, Affine toSheet, double pixel) {
         double by = 1 / texture.size();
         int parts = (int) Math.max(1, Math.min(FINEST, Math.ceil(2 * pixel * by)));
@@ -75,13 +77,13 @@ final class Ending {
                 for (int part = 0; part < parts * parts; part++) {
                     double px = x + (part % parts + 0.5) / parts;
                     double py = y + (part / parts + 0.5) / parts;
-                    noise += noise((toSheet.a() * px + toSheet.c() * py + toSheet.e()) * by, (toSheet.b() * px + toSheet.d() * py + toSheet.f()) * by,
+                    noise += noise((toSheet.a() * px + toSheet.c() * py + toSheet.e()) * by,
+                            (toSheet.b() * px + toSheet.d() * py + toSheet.f()) * by,
                             texture.seed());
                 }
                 float luma = (0.2126f * (argb >> 16 & 0xFF) + 0.7152f * (argb >> 8 & 0xFF) + 0.0722f * (argb & 0xFF)) / alpha;
                 float more = strength * noise / (parts * parts) * 2 * (float) Math.sqrt(Math.max(0, luma * (1 - luma))) * alpha;
-                patch.argb()[i] = alpha << 24 | level((argb >> 16 & 0xFF) + more, alpha) << 16 | level((argb >> 8 & 0xFF) + more, alpha) << 8
-                        | level((argb & 0xFF) + more, alpha);
+                patch.argb()[i] = added(argb, more);
             }
         });
     }
@@ -145,11 +147,16 @@ final class Ending {
                     mean += weights[k] * (across[Math.max(0, y - k) * width + x] + across[Math.min(height - 1, y + k) * width + x]);
                 float more = (float) share * (luma[i] - mean);
                 int p = patch.argb()[i];
-                int alpha = p >>> 24;
-                patch.argb()[i] = alpha << 24 | level((p >> 16 & 0xFF) + more, alpha) << 16 | level((p >> 8 & 0xFF) + more, alpha) << 8
-                        | level((p & 0xFF) + more, alpha);
+                patch.argb()[i] = added(p, more);
             }
         });
+    }
+
+    /** A pixel with so much more of each colour, of 255. */
+    private static int added(int argb, float more) {
+        int alpha = argb >>> 24;
+        return alpha << 24 | level((argb >> 16 & 0xFF) + more, alpha) << 16 | level((argb >> 8 & 0xFF) + more, alpha) << 8
+                | level((argb & 0xFF) + more, alpha);
     }
 
     private static int level(float value, int most) {

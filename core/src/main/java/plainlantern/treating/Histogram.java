@@ -1,6 +1,5 @@
 package plainlantern.treating;
 
-import java.util.Optional;
 import java.util.function.Consumer;
 import plainlantern.sheet.Balance;
 import plainlantern.sheet.Levels;

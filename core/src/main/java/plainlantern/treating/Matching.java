@@ -118,8 +118,10 @@ public final class Matching {
         Levels l = from.levels();
         Colouring c = from.colouring();
         return from.balanced(new Balance(on(from.balance().temperature(), to.balance().temperature(), share, 1),
-                on(from.balance().tint(), to.balance().tint(), share, 100), on(from.balance().exposure(), to.balance().exposure(), share, 100)))
-                .levelled(new Levels(l.black(), l.white(), on(l.contrast(), to.levels().contrast(), share, 100), l.shadows(), l.highlights(),
+                on(from.balance().tint(), to.balance().tint(), share, 100), on(from.balance().exposure(), to.balance().exposure(),
+                share, 100)))
+                .levelled(new Levels(l.black(), l.white(), on(l.contrast(), to.levels().contrast(), share, 100), l.shadows(),
+                l.highlights(),
                         l.fine(), l.broad()))
                 .coloured(new Colouring(on(c.saturation(), to.colouring().saturation(), share, 100), c.muted(), c.mono(), c.hues()));
     }

@@ -22,7 +22,8 @@ final class Pixels {
                     at += 3;
                 } else {
                     int alpha = bytes[at] & 0xFF;
-                    out[i] = alpha << 24 | times(bytes[at + 3], alpha) << 16 | times(bytes[at + 2], alpha) << 8 | times(bytes[at + 1], alpha);
+                    out[i] = alpha << 24 | times(bytes[at + 3], alpha) << 16 | times(bytes[at + 2], alpha) << 8
+                            | times(bytes[at + 1], alpha);
                     at += 4;
                 }
             }
@@ -37,7 +38,8 @@ final class Pixels {
     /** @param clear whether the image is to have transparency */
     static BufferedImage image(Patch patch, boolean clear) {
         int width = patch.width();
-        BufferedImage image = new BufferedImage(width, patch.height(), clear ? BufferedImage.TYPE_4BYTE_ABGR : BufferedImage.TYPE_3BYTE_BGR);
+        BufferedImage image = new BufferedImage(width, patch.height(), clear ? BufferedImage.TYPE_4BYTE_ABGR
+                : BufferedImage.TYPE_3BYTE_BGR);
         byte[] bytes = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
         IntStream.range(0, patch.height()).parallel().forEach(y -> {
             int at = y * width * (clear ? 4 : 3);
@@ -47,7 +49,8 @@ final class Pixels {
                 if (clear) bytes[at++] = (byte) alpha;
                 for (int shift = 0; shift < 24; shift += 8) {
                     int value = pixel >> shift & 0xFF;
-                    bytes[at++] = (byte) (!clear || alpha == 255 ? value : alpha == 0 ? 0 : Math.min(255, (value * 255 + alpha / 2) / alpha));
+                    bytes[at++] = (byte) (!clear || alpha == 255 ? value : alpha == 0 ? 0
+                            : Math.min(255, (value * 255 + alpha / 2) / alpha));
                 }
             }
         });

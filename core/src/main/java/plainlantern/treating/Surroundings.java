@@ -11,8 +11,8 @@ import plainlantern.sheet.Toned;
 import plainlantern.sheet.Treated;
 
 /**
- * The lightness about each place of a picture, near or farther, after a tone's white balance, points and contrast, and what a tone does with
- * it. It is a share of the picture, so every size of it gets the same.
+ * The lightness about each place of a picture, near or farther, after a tone's white balance, points and contrast, and what a tone does
+ * with it. How near is a share of the picture, so every size of it gets the same.
  */
 final class Surroundings {
     private static final int SIDE = 384;

@@ -117,8 +117,8 @@ final class Toning {
     }
 
     /**
-     * Another lightness by the surroundings, in OKLab, where a share of L with the same share of a and b is the cube of that share of light:
-     * saturation stays as {@link Colouration} keeps it.
+     * Another lightness by the surroundings, in OKLab, where a share of L with the same share of a and b is the cube of that share of
+     * light: saturation stays as {@link Colouration} keeps it.
      */
     private static void surrounded(Tone tone, Surroundings around, Patch patch, Optional<Lattice> last) {
         Lattice lit = lit(tone);

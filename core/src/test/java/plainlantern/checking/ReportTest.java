@@ -150,7 +150,8 @@ class ReportTest {
         assertThat(fault.says()).isEqualTo("Caption 5: a contrast of 3.2 : 1 at its worst spot, under 4.5.");
         assertThat(fault.mend().orElseThrow().on(caption).holder("p5").content().get(0).look().opacity()).isEqualTo(0.7);
         Sheet bright = row("{'kind':'set-tone','of':{'panels':['p1']},'exposure':2}");
-        Treated lit = Treated.anywhere(bright.pictureOf(bright.holder("p1").pictures().get(0)), bright.holder("p1").pictures().get(0).treatment());
+        Treated lit = Treated.anywhere(bright.pictureOf(bright.holder("p1").pictures().get(0)), bright.holder("p1").pictures().get(0)
+                .treatment());
         Told lost = new Told(Map.of(), Map.of(lit, new Told.Lost(0.01, 0.31)));
         assertThat(Report.of(bright, lost).kinds().get(0).faults().get(0).says())
                 .isEqualTo("Panel 1: its tone cuts off 31 % of the picture in white, over 2 %.");

@@ -230,7 +230,8 @@ class EveryEditTest {
             "turn-panels", "mirror-panels", "paste", "set-look", "move-layer", "add-layer", "set-words", "box-words", "place-words",
                     "set-wash", "set-plate",
             "replace-vista", "copy-nudge", "clear-background", "set-up-sheet", "remove-swatch", "set-swatch", "return-to", "resize-panels",
-                    "carry", "fit-caption", "set-tone", "clear-tone", "copy-tone", "name-tone", "follow-tone", "forget-tone", "recolour-tone",
+                    "carry", "fit-caption", "set-tone", "clear-tone", "copy-tone", "name-tone", "follow-tone", "forget-tone",
+                    "recolour-tone",
                     "set-table", "even-tone", "match-tone");
 
     /**

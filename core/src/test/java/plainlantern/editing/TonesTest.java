@@ -23,8 +23,11 @@ import plainlantern.sheet.Treated;
 class TonesTest {
     private static final String DAWN = Sheets.DAWN.id();
     private static final Sheet THREE = Sheets.after(new ShelvePictures(List.of(Sheets.DAWN, Sheets.TALL)).apply(
-            Sheet.empty("s", Unit.MM, 320, 100, 300)), "{'kind':'lay-out','where':'replace','agreed':true,'pattern':{'kind':'even-grid','rows':1,'columns':3,'gapAcross':4,'gapDown':4}}",
-            "{'kind':'fill','panels':['p1','p2'],'picture':'" + DAWN + "'}", "{'kind':'fill','panels':['p3'],'picture':'" + Sheets.TALL.id() + "'}");
+            Sheet.empty("s", Unit.MM, 320, 100, 300)),
+            "{'kind':'lay-out','where':'replace','agreed':true,'pattern':{'kind':'even-grid','rows':1,'columns':3,'gapAcross':4,"
+                    + "'gapDown':4}}",
+            "{'kind':'fill','panels':['p1','p2'],'picture':'" + DAWN + "'}",
+            "{'kind':'fill','panels':['p3'],'picture':'" + Sheets.TALL.id() + "'}");
 
     private static Tone tone(Sheet sheet, String panel) {
         return sheet.holders(List.of(panel)).get(0).picture(-1).map(PictureLayer::treatment).orElseThrow().tone();
@@ -61,7 +64,8 @@ class TonesTest {
         String id = named.styles().tones().get(0).id();
         assertThat(tone(named, "p2").named()).contains(id);
         Sheet changed = Sheets.after(named, "{'kind':'set-tone','of':{'panels':['p2']},'exposure':-1}");
-        assertThat(tone(changed, "p1").balance()).isEqualTo(new Balance(0, 0, -1)).isEqualTo(changed.styles().tones().get(0).tone().balance());
+        assertThat(tone(changed, "p1").balance()).isEqualTo(new Balance(0, 0, -1)).isEqualTo(changed.styles().tones().get(0).tone()
+                .balance());
         Sheet copied = Sheets.after(changed, "{'kind':'copy-tone','from':'p1','to':'all','parts':['colour']}");
         assertThat(tone(copied, "p3").colouring().saturation()).isEqualTo(0.2);
         assertThat(tone(copied, "p3").balance()).isEqualTo(Balance.NEUTRAL);
@@ -78,7 +82,8 @@ class TonesTest {
     @Test
     void slicesAddTheirOwnTone() {
         Sheet vista = Sheets.after(THREE, "{'kind':'make-vista','panels':['p1','p2','p3'],'picture':'" + DAWN + "'}",
-                "{'kind':'set-tone','of':{'panels':['p1'],'whole':true},'exposure':1}", "{'kind':'set-tone','of':{'panels':['p2']},'contrast':0.5}");
+                "{'kind':'set-tone','of':{'panels':['p1'],'whole':true},'exposure':1}",
+                "{'kind':'set-tone','of':{'panels':['p2']},'contrast':0.5}");
         assertThat(seen(vista, "p1").tones()).hasSize(1).isEqualTo(seen(vista, "p3").tones());
         assertThat(seen(vista, "p2").tones()).hasSize(2);
         Sheet left = Sheets.after(vista, "{'kind':'leave-vista','panels':['p1','p2']}");

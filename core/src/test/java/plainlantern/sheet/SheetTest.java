@@ -66,7 +66,8 @@ class SheetTest {
     void whatBelongsToTheSheetIsSound() {
         Limits first = Limits.FIRST;
         assertThat(first.rim()).isCloseTo(0.0882, within(1e-4));
-        assertThatThrownBy(() -> new Limits(3, 0.7, 0.5, 2, 0.1, 4.5, 0)).isInstanceOf(BadInput.class).extracting("field").isEqualTo("focal");
+        assertThatThrownBy(() -> new Limits(3, 0.7, 0.5, 2, 0.1, 4.5, 0)).isInstanceOf(BadInput.class).extracting("field")
+                .isEqualTo("focal");
         assertThatThrownBy(() -> new Limits(3, 0.05, 0.5, 2, 0.1, 0.5, 0)).isInstanceOf(BadInput.class).extracting("field")
                 .isEqualTo("contrast");
         assertThatThrownBy(() -> new Limits(-3, 0.05, 0.5, 2, 0.1, 4.5, 0)).isInstanceOf(BadInput.class).extracting("field")

@@ -182,10 +182,12 @@ class ToneTest {
             double r = i % 9 / 8.0;
             double g = i / 9 % 9 / 8.0;
             double b = i / 81 / 8.0;
-            cube.append(String.format(Locale.ROOT, "%.6f %.6f %.6f%n", r * r * 0.9 + 0.1 * b, Math.sqrt(g) * (1 - 0.3 * r), b * 0.7 + 0.2 * g * r));
+            cube.append(String.format(Locale.ROOT, "%.6f %.6f %.6f%n", r * r * 0.9 + 0.1 * b, Math.sqrt(g) * (1 - 0.3 * r),
+                    b * 0.7 + 0.2 * g * r));
         }
         StringBuilder line = new StringBuilder("LUT_1D_SIZE 17\n");
-        for (int i = 0; i < 17; i++) line.append(String.format(Locale.ROOT, "%.6f %.6f %.6f\n", Math.sqrt(i / 16.0), i / 16.0, 1 - i / 16.0));
+        for (int i = 0; i < 17; i++) line.append(String.format(Locale.ROOT, "%.6f %.6f %.6f\n", Math.sqrt(i / 16.0), i / 16.0,
+                1 - i / 16.0));
         String[][] tables = {{"lut3d", cube.toString(), "tetrahedral"}, {"lut1d", line.toString(), "linear"}};
         for (String[] table : tables) {
             Files.writeString(new File(folder, "t.cube").toPath(), table[1]);
@@ -210,9 +212,11 @@ class ToneTest {
     void coloursByBrightnessAreImageMagicks(@TempDir File folder) throws Exception {
         BufferedImage picture = Painted.scene(320, 200, BufferedImage.TYPE_3BYTE_BGR);
         ImageIO.write(picture, "png", new File(folder, "in.png"));
-        Painted.run(folder, "convert", "(", "-size", "1x160", "gradient:#102030-#c04020", ")", "(", "-size", "1x96", "gradient:#c04020-#ffe8b0",
+        Painted.run(folder, "convert", "(", "-size", "1x160", "gradient:#102030-#c04020", ")", "(", "-size", "1x96",
+                "gradient:#c04020-#ffe8b0",
                 ")", "-append", "-rotate", "-90", "+repage", "row.png");
-        Painted.run(folder, "convert", "in.png", "-grayscale", "Rec709Luminance", "-type", "TrueColor", "row.png", "-clut", "PNG24:out.png");
+        Painted.run(folder, "convert", "in.png", "-grayscale", "Rec709Luminance", "-type", "TrueColor", "row.png", "-clut",
+                "PNG24:out.png");
         ByBrightness stops = new ByBrightness(List.of(new Stop(0, Colour.of("#102030"), 1), new Stop(159.5 / 255, Colour.of("#c04020"), 1),
                 new Stop(1, Colour.of("#ffe8b0"), 1)), 1, Blend.NORMAL);
         assertThat(Painted.difference(painted(Tone.NEUTRAL.brightened(Optional.of(stops)), picture, null),
@@ -265,7 +269,8 @@ class ToneTest {
     }
 
     private static Matching.Spread spread(Patch patch, Tone tone) {
-        return Matching.Spread.of(patch, Colouration.before(tone.balance(), tone.levels()).andThen(Colouration.after(tone, Optional.empty())));
+        return Matching.Spread.of(patch, Colouration.before(tone.balance(), tone.levels()).andThen(Colouration.after(tone,
+                Optional.empty())));
     }
 
     private static double off(Matching.Spread one, Matching.Spread other) {

@@ -36,7 +36,8 @@ function draw() {
   const ground = document.getElementById("ground").cloneNode(true);
   const panels = document.getElementById("panels").cloneNode(true);
   before.lastElementChild.append(...ground.childNodes, panels);
-  for (const node of before.lastElementChild.querySelectorAll("[id]")) if (!/^(clip|wash|blur|shade|inner|feather)/.test(node.id)) node.removeAttribute("id");
+  // What the copy refers to is what the board refers to: two of one name would be one too many for scripts.
+  for (const node of before.lastElementChild.querySelectorAll("[id]")) node.removeAttribute("id");
   for (const node of before.querySelectorAll("[data-id]")) node.removeAttribute("data-id");
   for (const image of before.querySelectorAll("image[data-before]"))
     image.setAttribute("href", `${image.dataset.before}/${image.getAttribute("href").match(/[^/]+$/)[0]}`);

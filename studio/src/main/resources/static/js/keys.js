@@ -67,7 +67,8 @@ const PLAIN = {
   ",": () => step(-1), ".": () => step(1), d: duplicate, Delete: remove, Backspace: remove, "?": help, 0: fit,
   "+": () => zoomBy(1.25), "=": () => zoomBy(1.25), "-": () => zoomBy(0.8), Escape: () => unload() || clearMarks() || closePattern()
       || release() || select([]), k: knife, n: pen, N: hand, e: points, p: () => (held.still = true),
-  b: () => sheet.stage === "tone" && tone.beforeKey(), l: () => sheet.stage === "fill" && closerKey(), "{": () => raise("bottom"), "}": () => raise("front"), g: () => group(true),
+  b: () => sheet.stage === "tone" && tone.beforeKey(),
+  l: () => sheet.stage === "fill" && closerKey(), "{": () => raise("bottom"), "}": () => raise("front"), g: () => group(true),
       G: () => group(false), a: arrange.alike,
   c: () => sheet.selected.some((id) => panel(id).picture) && edit({ kind: "cover-again", panels: sheet.selected, ...aim() }),
   f: () => sheet.stage === "settle" && settle.focal(pointer),

@@ -19,7 +19,8 @@ class ToneBrowserTest extends Browsed {
     private void toned() throws Exception {
         newSheet("120", "80", "mm", "127");
         grid(1, 2);
-        bring(new FilePayload("Ridges.jpg", "image/jpeg", jpeg(1500, 1000, 90)), new FilePayload("Reeds.jpg", "image/jpeg", jpeg(1200, 900, 40)));
+        bring(new FilePayload("Ridges.jpg", "image/jpeg", jpeg(1500, 1000, 90)), new FilePayload("Reeds.jpg", "image/jpeg", jpeg(1200,
+                900, 40)));
         for (int i = 0; i < 2; i++) {
             page.keyboard().press("Escape");
             click(panel(i));
@@ -44,7 +45,10 @@ class ToneBrowserTest extends Browsed {
         return panel(at).locator("xpath=..").locator("image").getAttribute("href");
     }
 
-    /** A drag of a slider paints the picture as it goes and is one step; a double click is neutral again; nonsense is refused at its field. */
+    /**
+     * A drag of a slider paints the picture as it goes and is one step; a double click is neutral again; nonsense is refused at its
+     * field.
+     */
     @Test
     void aSliderIsOneStepHoweverLongItMoved() throws Exception {
         toned();
@@ -62,7 +66,8 @@ class ToneBrowserTest extends Browsed {
         page.locator("[data-tone=exposure] label").dblclick();
         assertThat(value("exposure")).hasValue("0 stops");
         undoSays("Exposure: Panel 1");
-        assertThat(page.locator("#panels image").first()).hasAttribute("href", Pattern.compile("^" + before.replaceFirst("[^/]+$", "") + "\\w+$"));
+        assertThat(page.locator("#panels image").first()).hasAttribute("href", Pattern.compile("^" + before.replaceFirst("[^/]+$",
+                "") + "\\w+$"));
         page.keyboard().press("Control+z");
         page.keyboard().press("Control+z");
         assertThat(page.locator("#undo")).hasAttribute("title", Pattern.compile("Undo Fill with .*"));

@@ -19,7 +19,8 @@ import plainlantern.rendering.BoardPainter;
  * @param across  the ends of a grid's columns, mm
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
-record ForeseenView(List<Answer.Part> changed, Optional<String> paper, List<Map<String, Object>> vistas, Optional<String> says, Optional<DealView> deal,
+record ForeseenView(List<Answer.Part> changed, Optional<String> paper, List<Map<String, Object>> vistas, Optional<String> says,
+Optional<DealView> deal,
         Optional<List<String>> cells, Optional<String> lost, Optional<List<double[]>> across, Optional<List<double[]>> down) {
     static ForeseenView of(Foreseen seen) {
         List<Answer.Part> changed = Answers.changed(seen.before(), seen.after()).stream()

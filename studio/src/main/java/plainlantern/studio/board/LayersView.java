@@ -7,7 +7,6 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import plainlantern.fitting.Typesetting;
 import plainlantern.lettering.LetterStyle;
-import plainlantern.lettering.Setting;
 import plainlantern.lettering.Typeface;
 import plainlantern.sheet.Blend;
 import plainlantern.sheet.Content;

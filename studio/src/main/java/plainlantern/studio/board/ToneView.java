@@ -30,7 +30,8 @@ import plainlantern.sheet.Vignette;
  * @param any   whether any panel shows a picture
  * @param kept  the tones of the sheet
  */
-public record ToneView(Optional<Whose> whose, List<Part> parts, Optional<Stops> brightness, Optional<Tabled> table, boolean paper, boolean any,
+public record ToneView(Optional<Whose> whose, List<Part> parts, Optional<Stops> brightness, Optional<Tabled> table, boolean paper,
+        boolean any,
         List<Kept> kept) {
     /**
      * @param title   the selection in words
@@ -111,7 +112,8 @@ public record ToneView(Optional<Whose> whose, List<Part> parts, Optional<Stops> 
     private static List<Part> parts(Tone tone, Numbers n) {
         Vignette vignette = tone.vignette().orElse(Vignette.FIRST);
         Texture texture = tone.texture().orElse(Texture.FIRST);
-        Stream<Part> first = Stream.of(part(TonePart.LIGHT, tone, values(tone.balance(), n)), part(TonePart.LEVELS, tone, values(tone.levels(), n)),
+        Stream<Part> first = Stream.of(part(TonePart.LIGHT, tone, values(tone.balance(), n)), part(TonePart.LEVELS, tone,
+                values(tone.levels(), n)),
                 part(TonePart.COLOUR, tone, values(tone.colouring(), n)));
         Stream<Part> hues = Stream.of(HueRange.Name.values()).map(name -> {
             HueRange range = tone.colouring().hue(name);

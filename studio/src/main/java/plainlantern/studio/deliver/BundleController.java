@@ -57,7 +57,8 @@ public class BundleController {
         return ResponseEntity.ok().contentType(MediaType.parseMediaType("application/zip"))
                 .header(HttpHeaders.CONTENT_DISPOSITION, attachment(FileNames.safe(sheet.name()) + ".lantern.zip"))
                 .body(downloads.of(member.id(), out -> BundleWriter.write(sheet,
-                        sha -> new PartedStream(from -> pictures.part(member.id(), sha, from, PART)), table -> tables.file(member.id(), table), out)));
+                        sha -> new PartedStream(from -> pictures.part(member.id(), sha, from, PART)),
+                        table -> tables.file(member.id(), table), out)));
     }
 
     /** Where to ask how far it is. */

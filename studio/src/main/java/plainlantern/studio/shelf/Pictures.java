@@ -241,7 +241,8 @@ public class Pictures {
     private PictureStore.Data encoded(UUID account, Supplier<BufferedImage> painted) {
         return room.with(account, PREVIEW, () -> {
             BufferedImage seen = painted.get();
-            return new PictureStore.Data((seen.getColorModel().hasAlpha() ? FileKind.PNG : FileKind.JPEG).mediaType(), Previews.encoded(seen));
+            return new PictureStore.Data((seen.getColorModel().hasAlpha() ? FileKind.PNG : FileKind.JPEG).mediaType(),
+                    Previews.encoded(seen));
         });
     }
 

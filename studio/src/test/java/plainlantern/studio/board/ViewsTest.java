@@ -3,7 +3,6 @@ package plainlantern.studio.board;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import plainlantern.asking.Unit;
