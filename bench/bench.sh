@@ -29,7 +29,7 @@ kill $STUDIO; wait $STUDIO 2>/dev/null || true
 cat >"$BENCH/ours" <<E
 cd "$HERE" && exec java $(heap 4096) $RENDER_OPTIONS -cp "$APP/lib/*" plainlantern.bundle.RenderCommand "$BENCH/twelve.lantern.zip" --format png --ppi 300 --out "$BENCH/ours.png"
 E
-for sheet in sixty shadowed; do
+for sheet in sixty shadowed twelve toned local; do
   cat >"$BENCH/$sheet" <<E
 cd "$HERE" && exec java $(heap 4096) $RENDER_OPTIONS -cp "$APP/lib/*" plainlantern.bundle.RenderCommand "$BENCH/$sheet.lantern.zip" --format png --ppi 300 --out "$BENCH/$sheet.png"
 E
@@ -50,6 +50,13 @@ echo "| A3 at 300 ppi, 12 pictures of 24 megapixels, whole process | median s | 
 echo "|---|---|---|---|"
 for who in ours libvips imagemagick; do
   for run in 1 2 3; do /usr/bin/time -f '%e %M' -a -o "$BENCH/$who.times" bash "$BENCH/$who" >/dev/null 2>&1; done
+  sort -n "$BENCH/$who.times" | awk -v who=$who '{t[NR]=$1; if ($2>m) m=$2} END {printf "| %s | %.2f | %.2f to %.2f | %.0f |\n", who, t[2], t[1], t[3], m/1024}'
+done
+echo
+echo "| A3 at 300 ppi, the same twelve, whole process | median s | range s | peak MB |"
+echo "|---|---|---|---|"
+for run in 1 2 3; do for who in twelve toned local; do /usr/bin/time -f '%e %M' -a -o "$BENCH/$who.times" bash "$BENCH/$who" >/dev/null 2>&1; done; done
+for who in twelve toned local; do
   sort -n "$BENCH/$who.times" | awk -v who=$who '{t[NR]=$1; if ($2>m) m=$2} END {printf "| %s | %.2f | %.2f to %.2f | %.0f |\n", who, t[2], t[1], t[3], m/1024}'
 done
 echo

@@ -18,6 +18,8 @@ import java.util.Locale;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import plainlantern.picture.Encoder;
 
 /**
@@ -41,6 +43,7 @@ public final class ServerBench {
             for (int panels : new int[] {10, 50, 200, 300, 1000}) bench.sheet(panels);
             bench.shelf();
             bench.letters();
+            bench.tones();
         }
         bench.pictures(Path.of(args[1]));
     }
@@ -128,6 +131,45 @@ public final class ServerBench {
         row("move a panel of 200 letters, the answer compressed", packed);
     }
 
+    /** A slider of a tone on a picture of twelve megapixels: what it would give, its painting while it moves, and as it stays. */
+    private void tones() throws Exception {
+        String id = newSheet("Tones", 420, 297);
+        String picture = upload(Encoder.jpeg(Pixels.photo(4200, 2800, 7), 0.9f, 300));
+        shelve(id, List.of(picture));
+        edit(id, "{\"kind\":\"lay-out\",\"where\":\"replace\",\"pattern\":{\"kind\":\"even-grid\",\"rows\":1,\"columns\":1,"
+                + "\"gapAcross\":0,\"gapDown\":0},\"margins\":{\"top\":5,\"right\":5,\"bottom\":5,\"left\":5}}");
+        edit(id, "{\"kind\":\"fill\",\"panels\":[\"p1\"],\"picture\":\"" + picture + "\"}");
+        slider(id, "each pixel by itself", "exposure", 0.01);
+        edit(id, "{\"kind\":\"set-tone\",\"of\":{\"panels\":[\"p1\"]},\"contrast\":0.3,\"fine\":0.3,\"saturation\":0.2}");
+        slider(id, "shadows", "shadows", 0.005);
+        slider(id, "exposure under shadows", "exposure", 0.01);
+    }
+
+    private void slider(String id, String what, String name, double step) throws Exception {
+        double[][] times = new double[4][80];
+        for (int i = 0; i < 120; i++) {
+            int at = i - 40;
+            String edit = String.format(Locale.ROOT, "{\"kind\":\"set-tone\",\"of\":{\"panels\":[\"p1\"]},\"%s\":%.4f}", name,
+                    step * (i + 1));
+            String[] answer = new String[1];
+            double asked = timed(() -> answer[0] = preview(id, "{\"edit\":" + edit
+                    + ",\"stage\":\"tone\",\"selected\":[\"p1\"],\"version\":0}"));
+            String href = find(answer[0], "href=\\\\\"(/pictures/[^\"]+)/medium\\\\\"");
+            double live = timed(() -> get(href + "/live"));
+            double whole = timed(() -> get(href + "/medium"));
+            if (at < 0) continue;
+            times[0][at] = asked;
+            times[1][at] = live;
+            times[2][at] = asked + live;
+            times[3][at] = whole;
+        }
+        row("tone, " + what + ": what it would give", times[0]);
+        row("tone, " + what + ": painted while the slider moves", times[1]);
+        row("**tone, " + what + ": both**", times[2]);
+        row("tone, " + what + ": painted as it stays", times[3]);
+        edit(id, String.format(Locale.ROOT, "{\"kind\":\"set-tone\",\"of\":{\"panels\":[\"p1\"]},\"%s\":0.3}", name));
+    }
+
     private double packed(String id, String edit) throws Exception {
         HttpRequest request = request("/sheets/" + id + "/edits").header("Content-Type", "application/json")
                 .header("Accept-Encoding", "gzip")
@@ -185,6 +227,14 @@ public final class ServerBench {
         shelve(id, shas);
         for (int i = 0; i < 12; i++) edit(id, "{\"kind\":\"fill\",\"panels\":[\"p" + (i + 1) + "\"],\"picture\":\"" + shas.get(i) + "\"}");
         bundle(id, folder.resolve("twelve.lantern.zip"));
+        String twelve = "{\"kind\":\"set-tone\",\"of\":{\"panels\":[" + IntStream.rangeClosed(1, 12).mapToObj(i -> "\"p" + i + "\"")
+                .collect(Collectors.joining(",")) + "]},";
+        edit(id, twelve + "\"temperature\":20,\"exposure\":0.3,\"contrast\":0.3,\"saturation\":0.2}");
+        bundle(id, folder.resolve("toned.lantern.zip"));
+        edit(id, twelve + "\"shadows\":0.4,\"fine\":0.3}");
+        bundle(id, folder.resolve("local.lantern.zip"));
+        edit(id, "{\"kind\":\"clear-tone\",\"of\":{\"panels\":[" + IntStream.rangeClosed(1, 12).mapToObj(i -> "\"p" + i + "\"")
+                .collect(Collectors.joining(",")) + "]}}");
         edit(id, "{\"kind\":\"lay-out\",\"where\":\"replace\",\"agreed\":true,\"pattern\":{\"kind\":\"even-grid\",\"rows\":6,"
                 + "\"columns\":10,\"gapAcross\":6,\"gapDown\":6},"
                 + "\"margins\":{\"top\":10,\"right\":10,\"bottom\":10,\"left\":10}}");
@@ -236,10 +286,11 @@ public final class ServerBench {
                 + ",\"stage\":\"arrange\",\"selected\":[\"p1\"],\"version\":" + version + "}"));
     }
 
-    private void preview(String id, String body) throws Exception {
+    private String preview(String id, String body) throws Exception {
         HttpResponse<String> answer = http.send(request("/sheets/" + id + "/preview").header("Content-Type", "application/json")
                 .POST(HttpRequest.BodyPublishers.ofString(body)).build(), HttpResponse.BodyHandlers.ofString());
         if (answer.statusCode() != 200) throw new IOException(answer.body());
+        return answer.body();
     }
 
     /** The version that the last answer named: an edit that knows it gets only what changed. */

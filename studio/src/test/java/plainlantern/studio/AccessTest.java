@@ -52,7 +52,7 @@ class AccessTest extends StudioTest {
             for (String pattern : info.getPatternValues()) {
                 if (!pattern.contains("{")) continue;
                 String path = pattern.replace("{id}", sheet.toString()).replace("{sha}", picture.id()).replace("{level}", "small")
-                        .replace("{kind}", "even-grid").replace("{treatment}", "without-ffffff-100-80").replace("{keep}", sheet.toString())
+                        .replace("{kind}", "even-grid").replace("{treatment}", "eyJ0b25lcyI6W119").replace("{keep}", sheet.toString())
                         .replace("{delivery}", sheet.toString()).replace("{set}", sheet.toString()).replace("{bundle}", sheet.toString());
                 for (RequestMethod verb : info.getMethodsCondition().getMethods()) {
                     requests.add(request(HttpMethod.valueOf(verb.name()), path).param("version", "0").param("stage", "arrange")

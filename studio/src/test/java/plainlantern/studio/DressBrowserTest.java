@@ -12,7 +12,9 @@ import com.microsoft.playwright.options.FilePayload;
 import java.awt.Color;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.util.Base64;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -261,7 +263,10 @@ class DressBrowserTest extends Browsed {
         page.getByText("Remove a plain background").click();
         page.locator("#clear .btn").first().click();
         undoSays("Clear background: Mill");
-        assertThat(page.locator(".closer-picture image")).hasAttribute("href", Pattern.compile("/without-00b1[34].-100-80/medium"));
+        assertThat(page.locator(".closer-picture image")).hasAttribute("href", Pattern.compile("/[0-9a-f]{64}/[\\w-]+/medium"));
+        String treated = page.locator(".closer-picture image").getAttribute("href").split("/")[3];
+        assertThat(new String(Base64.getUrlDecoder().decode(treated), StandardCharsets.UTF_8))
+                .matches("\\{\"cleared\":\\{\"colour\":\"#00B1[34].\",\"tolerance\":0.1,\"softness\":0.08}}");
         page.locator(".closer-more summary", new Page.LocatorOptions().setHasText("Make a panel of it")).click();
         page.locator("[data-float]").click();
         undoSays("Float: Mill");

@@ -13,6 +13,8 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.Base64;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -145,10 +147,10 @@ class WebTest extends StudioTest {
         assertThat(answer(ask(get("/sheets/" + id + "/colour?x=50&y=25"))).asString("")).isEqualTo("#23262A");
         assertThat(ask(get("/sheets/" + id + "/colour?x=NaN&y=25")).getStatus()).isEqualTo(422);
         assertThat(answer(ask(get("/sheets/" + id + "/palette?picture=" + picture.id()))).size()).isBetween(1, 6);
-        MockHttpServletResponse clear = ask(get("/pictures/" + picture.id() + "/without-ffffff-1000-0/small"));
+        MockHttpServletResponse clear = ask(get("/pictures/" + picture.id() + "/" + treated(1) + "/small"));
         assertThat(clear.getContentType()).isEqualTo("image/png");
         assertThat(ImageIO.read(new ByteArrayInputStream(clear.getContentAsByteArray())).getRGB(10, 10) >>> 24).isZero();
-        assertThat(ask(get("/pictures/" + picture.id() + "/without-ffffff-9000-0/small")).getStatus()).isEqualTo(422);
+        assertThat(ask(get("/pictures/" + picture.id() + "/" + treated(9) + "/small")).getStatus()).isEqualTo(404);
         assertThat(ask(get("/pictures/" + picture.id() + "/without-everything/small")).getStatus()).isEqualTo(404);
     }
 
@@ -158,10 +160,16 @@ class WebTest extends StudioTest {
         JsonNode answer = answer(send("/edits", edit("{'kind':'clear-background','picture':'" + picture.id()
                 + "','colour':'#FFFFFF','tolerance':'100 %','softness':0}", 1)));
         assertThat(answer.path("changed").size()).isEqualTo(2);
-        assertThat(answer.path("changed").path(0).path("board").asString("")).contains("/without-ffffff-1000-0/medium");
+        assertThat(answer.path("changed").path(0).path("board").asString("")).contains("/" + treated(1) + "/medium");
         assertThat(sheets.open(id, member.id()).sheet().picture(picture.id()).foot()).isPresent();
         send("/edits", edit("{'kind':'clear-background','picture':'" + picture.id() + "'}", 2));
         assertThat(sheets.open(id, member.id()).sheet().picture(picture.id()).foot()).isEmpty();
+    }
+
+    /** A treatment as an address tells it: white taken out, so tolerantly. */
+    private static String treated(int tolerance) {
+        String json = "{\"cleared\":{\"colour\":\"#FFFFFF\",\"tolerance\":" + tolerance + ".0,\"softness\":0.0}}";
+        return Base64.getUrlEncoder().withoutPadding().encodeToString(json.getBytes(StandardCharsets.UTF_8));
     }
 
     /**
