@@ -26,6 +26,7 @@ public final class Cost {
     /** Tiles that an element takes: its own, its form's, and where it is blurred those it is blurred with. */
     private static final int TILES = 2;
     private static final int BLURRED = 4;
+    private static final int TREATED = 8;
     private static final long BESIDES = 8L << 20;
     private static final long SAMPLES = 40L << 20;
 
@@ -113,12 +114,19 @@ public final class Cost {
                 Affine map = toPixels.after(picture.pixelsToSheet());
                 double share = Math.max(map.xScale(), map.yScale());
                 held.merge(picture.treated().picture(), pictures.held(picture, share), Math::max);
-                reading.add(pictures.reading(picture, share));
-                passing.add(pictures.reading(picture, share) - pictures.held(picture, share));
+                long read = pictures.reading(picture, share) + treating(picture, share);
+                reading.add(read);
+                passing.add(read - pictures.held(picture, share));
             }
         }
         long all = held.values().stream().mapToLong(Long::longValue).sum();
         return Math.min(all + dearest(passing), pictures.mostHeld() + dearest(reading));
+    }
+
+    /** Of a picture that is treated on its way: its pixels as they are treated, and as they come out. */
+    private static long treating(PaintedPicture picture, double share) {
+        double sized = Math.min(1, share);
+        return picture.treated().untouched() ? 0 : (long) (picture.width() * sized * picture.height() * sized * TREATED);
     }
 
     /** Of as many as are read at once. */

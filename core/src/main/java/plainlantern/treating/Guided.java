@@ -11,6 +11,9 @@ import plainlantern.geometry.Affine;
  * @param base  likewise
  */
 record Guided(int width, int height, float[] slope, float[] base) {
+    /** So many columns are summed together. */
+    private static final int BLOCK = 64;
+
     /**
      * @param values row by row
      * @param radius of the square window, pixels: it is 2 · radius + 1 wide, less at the edges
@@ -45,17 +48,23 @@ record Guided(int width, int height, float[] slope, float[] base) {
             }
         });
         float[] out = new float[values.length];
-        double[] sums = new double[width];
-        for (int y = 0; y < Math.min(radius, height); y++) for (int x = 0; x < width; x++) sums[x] += across[y * width + x];
+        IntStream.range(0, (width + BLOCK - 1) / BLOCK).parallel().forEach(block ->
+                down(across, width, height, radius, block * BLOCK, Math.min(width, (block + 1) * BLOCK), out));
+        return out;
+    }
+
+    /** The means of columns, from one of them to before another. */
+    private static void down(float[] across, int width, int height, int radius, int from, int to, float[] out) {
+        double[] sums = new double[to - from];
+        for (int y = 0; y < Math.min(radius, height); y++) for (int x = from; x < to; x++) sums[x - from] += across[y * width + x];
         for (int y = 0; y < height; y++) {
             int count = Math.min(height - 1, y + radius) - Math.max(0, y - radius) + 1;
-            for (int x = 0; x < width; x++) {
-                if (y + radius < height) sums[x] += across[(y + radius) * width + x];
-                if (y > radius) sums[x] -= across[(y - radius - 1) * width + x];
-                out[y * width + x] = (float) (sums[x] / count);
+            for (int x = from; x < to; x++) {
+                if (y + radius < height) sums[x - from] += across[(y + radius) * width + x];
+                if (y > radius) sums[x - from] -= across[(y - radius - 1) * width + x];
+                out[y * width + x] = (float) (sums[x - from] / count);
             }
         }
-        return out;
     }
 
     /** The mean about a value at a place, as shares of the picture's width and height. */

@@ -53,12 +53,19 @@ class Answers {
         return now.elements().stream().filter(e -> elsewhere.contains(e.id()) || !was.find(e.id()).equals(Optional.of(e))).toList();
     }
 
-    /** The panels that show something else although they are as they were: their vista was moved, or their picture got a focal point. */
+    /**
+     * The panels that show something else although they are as they were: their vista was moved or has a vignette that others change,
+     * or their picture got a focal point.
+     */
     private static Set<String> elsewhere(Sheet was, Sheet now) {
         Set<Vista> lay = new HashSet<>(was.vistas());
         Set<Picture> were = new HashSet<>(was.shelf());
         Set<String> panels = new HashSet<>();
-        for (Vista vista : now.vistas()) if (!lay.contains(vista)) now.members(vista.id()).forEach(p -> panels.add(p.id()));
+        for (Vista vista : now.vistas()) {
+            // A vignette lies in the box of all members together.
+            boolean reformed = vista.treatment().tone().vignette().isPresent() && !now.members(vista.id()).equals(was.members(vista.id()));
+            if (reformed || !lay.contains(vista)) now.members(vista.id()).forEach(p -> panels.add(p.id()));
+        }
         for (Picture picture : now.shelf()) if (!were.contains(picture)) now.users(picture.id()).forEach(p -> panels.add(p.id()));
         return panels;
     }
