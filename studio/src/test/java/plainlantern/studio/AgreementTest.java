@@ -22,6 +22,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
 import java.util.function.Function;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
@@ -78,13 +80,26 @@ class AgreementTest {
             plainlantern.scene.Page page = plainlantern.scene.Page.of(scene);
             BufferedImage meant = ImageIO.read(new ByteArrayInputStream(png.file(page, PICTURES)));
             boolean[] edges = edges(scene, ppi, meant.getWidth(), meant.getHeight());
+            // Side by side: each of the other programs works on one processor.
+            CompletableFuture<BufferedImage> svg = meanwhile(() -> svg(folder, Delivery.of(Format.SVG, ppi).file(page, PICTURES), meant));
+            CompletableFuture<BufferedImage> pdf = meanwhile(() -> pdf(folder, Delivery.of(Format.PDF, 2 * ppi).file(page, PICTURES), meant));
             Map<String, BufferedImage> all = new LinkedHashMap<>();
             all.put("the board", board(sheet, meant.getWidth(), meant.getHeight()));
-            all.put("SVG", svg(folder, Delivery.of(Format.SVG, ppi).file(page, PICTURES), meant));
-            all.put("PDF", pdf(folder, Delivery.of(Format.PDF, 2 * ppi).file(page, PICTURES), ppi, meant));
             all.put("OpenRaster", flattened(Delivery.of(Format.OPENRASTER, ppi).file(page, PICTURES)));
+            all.put("SVG", svg.join());
+            all.put("PDF", pdf.join());
             all.forEach((name, painted) -> agrees(sheet.name() + " as " + name, painted, meant, edges));
         }
+    }
+
+    private static CompletableFuture<BufferedImage> meanwhile(Callable<BufferedImage> work) {
+        return CompletableFuture.supplyAsync(() -> {
+            try {
+                return work.call();
+            } catch (Exception e) {
+                throw new IllegalStateException(e);
+            }
+        });
     }
 
     /** A picture as the page gets it: treated. */
@@ -194,7 +209,7 @@ class AgreementTest {
     }
 
     /** Painted with three times the pixels and averaged: poppler puts pictures on whole pixels. */
-    private static BufferedImage pdf(File folder, byte[] pdf, double ppi, BufferedImage like) throws Exception {
+    private static BufferedImage pdf(File folder, byte[] pdf, BufferedImage like) throws Exception {
         Files.write(new File(folder, "sheet.pdf").toPath(), pdf);
         run(folder, "pdftoppm", "-png", "-scale-to-x", "" + like.getWidth() * 3, "-scale-to-y", "" + like.getHeight() * 3, "-singlefile",
                 "sheet.pdf", "pdf");

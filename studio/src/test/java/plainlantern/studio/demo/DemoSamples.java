@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import plainlantern.editing.Outside;
 import plainlantern.geometry.Affine;
 import plainlantern.lettering.Face;
@@ -32,6 +33,7 @@ public final class DemoSamples {
     private static final List<Light> LIGHTS = List.of(Light.DAWN, Light.NOON, Light.DUSK, Light.FROST, Light.NIGHT);
 
     private static final Map<String, BufferedImage> IMAGES = new HashMap<>();
+    private static final Map<String, Sheet> MADE = new ConcurrentHashMap<>();
 
     private DemoSamples() {}
 
@@ -48,10 +50,14 @@ public final class DemoSamples {
         return shelf;
     }
 
+    /** A finished sheet, made once however often it is asked for: edits are pure. */
     static Sheet made(Plan plan) {
-        Sheet sheet = plan.empty();
-        for (Step step : plan.steps()) sheet = step.edit(sheet, shelf()).completed(new Pixels(), sheet).on(sheet);
-        return sheet;
+        return MADE.computeIfAbsent(plan.empty().name(), name -> {
+            Sheet sheet = plan.empty();
+            Map<String, Picture> shelf = shelf();
+            for (Step step : plan.steps()) sheet = step.edit(sheet, shelf).completed(new Pixels(), sheet).on(sheet);
+            return sheet;
+        });
     }
 
     /** What the demo's edits ask of pixels. */
