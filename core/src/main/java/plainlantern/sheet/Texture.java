@@ -17,7 +17,7 @@ public record Texture(@Asked(value = "Grain", most = 1) @Typed.Share double grai
         @Asked(value = "Grain size", first = "0.25", least = 0.02, most = 10) @Typed.Length double size,
         @Asked(value = "Seed", first = "1", most = 999999) @Typed.Whole int seed,
         @Asked(value = "Sharpening", most = 3) @Typed.Share double sharp,
-        @Asked(value = "Radius", first = "0.2", least = 0.02, most = 5) @Typed.Length double radius) {
+        @Asked(value = "Radius", first = "0.2", least = 0.02, most = 2) @Typed.Length double radius) {
     public static final Texture FIRST = new Texture(0, 0.25, 1, 0, 0.2);
 
     public Texture {
@@ -26,6 +26,6 @@ public record Texture(@Asked(value = "Grain", most = 1) @Typed.Share double grai
 
     /** The same on a sheet that is so many times as large. */
     public Texture scaled(double factor) {
-        return new Texture(grain, Math.max(0.02, Math.min(10, size * factor)), seed, sharp, Math.max(0.02, Math.min(5, radius * factor)));
+        return new Texture(grain, Math.max(0.02, Math.min(10, size * factor)), seed, sharp, Math.max(0.02, Math.min(2, radius * factor)));
     }
 }

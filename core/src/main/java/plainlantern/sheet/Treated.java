@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
+import plainlantern.asking.BadInput;
 
 /**
  * What is painted of a picture: its pixels after all that is done to them.
@@ -14,9 +15,12 @@ import java.util.stream.Stream;
  * @param tones   then, one after the other; none of them plain
  */
 public record Treated(String picture, Optional<Cleared> cleared, List<Toned> tones) {
+    private static final int MOST = 2;
+
     public Treated {
         cleared = cleared == null ? Optional.empty() : cleared;
         tones = tones == null ? List.of() : List.copyOf(tones);
+        BadInput.unless(tones.size() <= MOST, "tones", "A picture has a tone of its own and one of its vista, no more.");
     }
 
     /** The picture as it is. */

@@ -17,6 +17,8 @@ final class Ending {
     private static final double REACH = 3;
     /** Of a pixel; a narrower curve sees no other pixel. */
     private static final double NARROW = 0.3;
+    /** Pixels: 2 mm at 1270 ppi. */
+    private static final double WIDEST = 100;
 
     private Ending() {}
 
@@ -44,14 +46,19 @@ final class Ending {
     static void texture(Texture texture, Patch patch, Affine toSheet) {
         double pixel = pixel(toSheet);
         if (texture.grain() > 0) grain(texture, patch, toSheet, pixel);
-        double deviation = texture.radius() / pixel;
-        if (texture.sharp() > 0 && deviation > NARROW) sharpen(texture.sharp(), deviation, patch);
+        double deviation = deviation(texture, toSheet);
+        if (deviation > 0) sharpen(texture.sharp(), deviation, patch);
     }
 
     /** How many pixels around those that are wanted sharpening draws on. */
     static int reach(Texture texture, Affine toSheet) {
-        double pixel = pixel(toSheet);
-        return texture.sharp() == 0 || texture.radius() / pixel <= NARROW ? 0 : (int) Math.ceil(REACH * texture.radius() / pixel);
+        return (int) Math.ceil(REACH * deviation(texture, toSheet));
+    }
+
+    /** Of the curve that sharpening compares with, in pixels; 0 where it does nothing. */
+    private static double deviation(Texture texture, Affine toSheet) {
+        double deviation = texture.radius() / pixel(toSheet);
+        return texture.sharp() == 0 || deviation <= NARROW ? 0 : Math.min(WIDEST, deviation);
     }
 
     /** What a pixel measures, mm. */

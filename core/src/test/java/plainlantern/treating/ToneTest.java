@@ -304,6 +304,21 @@ class ToneTest {
         assertThat(histogram.counts()[1][32]).isEqualTo(2);
     }
 
+    /** An address may tell any place: what it says of it costs no more for that. */
+    @Test
+    void absurdPlacesAreHarmless() {
+        BufferedImage picture = Painted.scene(30, 20, BufferedImage.TYPE_3BYTE_BGR);
+        Tone tone = Tone.NEUTRAL.vignetted(Optional.of(new Vignette(1, 0))).textured(Optional.of(new Texture(1, 0.02, 1, 3, 2)));
+        PictureSource source = (id, share) -> picture;
+        for (double scale : new double[] {0, 1e-300, 1e300}) {
+            Lying lying = new Lying(Affine.scale(scale, scale), Affine.scale(scale, scale));
+            Treated treated = new Treated("dawn", Optional.empty(), List.of(new Toned(tone, Optional.of(lying))));
+            assertThat(source.sized(treated, 1, 30, 20, new int[] {30, 20}).getWidth()).isEqualTo(30);
+        }
+        List<Toned> many = List.of(new Toned(LIT, null), new Toned(LIT, null), new Toned(LIT, null));
+        assertThatThrownBy(() -> new Treated("dawn", Optional.empty(), many)).isInstanceOf(BadInput.class);
+    }
+
     @Test
     void damagedTablesAreRefusedInWords() {
         String[][] files = {{"LUT_3D_SIZE 2\n0 0 0\n", "cut off"}, {"0 0 0", "size is missing"}, {"LUT_3D_SIZE 66", "from 2 to 65"},

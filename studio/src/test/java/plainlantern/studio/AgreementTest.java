@@ -82,7 +82,8 @@ class AgreementTest {
             boolean[] edges = edges(scene, ppi, meant.getWidth(), meant.getHeight());
             // Side by side: each of the other programs works on one processor.
             CompletableFuture<BufferedImage> svg = meanwhile(() -> svg(folder, Delivery.of(Format.SVG, ppi).file(page, PICTURES), meant));
-            CompletableFuture<BufferedImage> pdf = meanwhile(() -> pdf(folder, Delivery.of(Format.PDF, 2 * ppi).file(page, PICTURES), meant));
+            CompletableFuture<BufferedImage> pdf = meanwhile(() ->
+                    pdf(folder, Delivery.of(Format.PDF, 2 * ppi).file(page, PICTURES), meant));
             Map<String, BufferedImage> all = new LinkedHashMap<>();
             all.put("the board", board(sheet, meant.getWidth(), meant.getHeight()));
             all.put("OpenRaster", flattened(Delivery.of(Format.OPENRASTER, ppi).file(page, PICTURES)));
