@@ -37,18 +37,42 @@ export const groups = () => [...layer.children];
 export const ids = () => groups().map((g) => g.dataset.id);
 export const form = (id) => group(id).querySelector(".form").getAttribute("d");
 
+/** The address of an image's pixels up to their size. */
+const pixels = (href) => href.replace(/[^/]+$/, "");
+
+/** The address that an image shows, or will show once it is there. */
+export const wanted = (image) => image.dataset.waits || image.getAttribute("href");
+
+/** Shows other pixels as soon as they are there; until then those that are shown stay, and whoever asks last is heard. */
+export function load(image, href) {
+  image.dataset.waits = href;
+  const loader = new Image();
+  loader.onload = loader.onerror = () => {
+    if (image.dataset.waits !== href) return;
+    delete image.dataset.waits;
+    image.setAttribute("href", href);
+  };
+  loader.src = href;
+}
+
+/** Keeps the pixels that are on the screen already: no flash of a coarser preview, nor of nothing where they are treated otherwise. */
+function keep(image, now) {
+  const href = image.getAttribute("href");
+  const shown = [...now?.querySelectorAll(`image[data-picture="${image.dataset.picture}"]`) || []];
+  const same = shown.find((one) => pixels(one.getAttribute("href")) === pixels(href));
+  const before = same || shown.find((one) => one.dataset.layer === image.dataset.layer);
+  if (!before) return;
+  image.setAttribute("href", before.getAttribute("href"));
+  if (!same) load(image, href);
+}
+
 /** Puts a panel's group, as the server drew it, in place of the one with that id. */
 export function draw(id, svg) {
   const holder = document.createElementNS("http://www.w3.org/2000/svg", "svg");
   holder.innerHTML = svg;
   const next = holder.firstElementChild;
   const now = group(id);
-  // Keep the pixels that are on the screen already: no flash of a coarser preview.
-  for (const shown of now?.querySelectorAll("image[data-picture]") || []) {
-    const from = shown.getAttribute("href").replace(/[^/]+$/, "");
-    for (const same of next.querySelectorAll(`image[href^="${from}"]`))
-      if (same.getAttribute("href").lastIndexOf("/") === from.length - 1) same.setAttribute("href", shown.getAttribute("href"));
-  }
+  for (const image of next.querySelectorAll("image[data-picture]")) keep(image, now);
   if (now) now.replaceWith(next);
   else layer.append(next);
 }

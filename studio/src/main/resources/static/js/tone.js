@@ -1,5 +1,5 @@
 // Tone: pictures are chosen here and toned from the bench. While a slider moves, the board shows what the edit would give.
-import { sheet, select, ids, panel, group, pick, watch } from "./sheet.js";
+import { sheet, select, ids, panel, group, pick, watch, load } from "./sheet.js";
 import { edit, ask, previewer, fetchBench } from "./server.js";
 import { onBench, clearProblems, problemAt } from "./bench-parts.js";
 import { say } from "./notes.js";
@@ -34,8 +34,9 @@ function setting(row, value) {
 }
 
 /** The images of what would change, with the addresses that they would have; shown as soon as they are painted. */
+let sliding = false;
 const live = previewer((seen) => {
-  if (!seen) return;
+  if (!seen || !sliding) return;
   const next = document.createElement("template");
   for (const { id, board } of seen.changed.slice(0, LIVE)) {
     next.innerHTML = `<svg>${board}</svg>`;
@@ -51,15 +52,8 @@ const live = previewer((seen) => {
   }
 });
 
-/** Shows another painting of an image once it is there, with as few pixels as will do while something moves. */
-async function paint(shown, href) {
-  const sized = href.split("/").length > 4 ? href.replace(/[^/]+$/, "live") : href;
-  shown.wanted = sized;
-  const loader = new Image();
-  loader.src = sized;
-  await loader.decode().catch(() => null);
-  if (shown.wanted === sized) shown.setAttribute("href", sized);
-}
+/** Shows another painting of an image, with as few pixels as will do while something moves. */
+const paint = (shown, href) => load(shown, href.split("/").length > 4 ? href.replace(/[^/]+$/, "live") : href);
 
 /** A slider's number as its field writes it. */
 function written(row, number) {
@@ -94,9 +88,13 @@ onBench("[data-tone]", (first) => first.closest("[data-part]").querySelectorAll(
   range.addEventListener("input", () => {
     field.value = written(row, range.value);
     fill(row);
+    sliding = true;
     live.want(setting(row, told(field.value)));
   });
-  range.addEventListener("change", () => set(field.value));
+  range.addEventListener("change", () => {
+    sliding = false;
+    set(field.value);
+  });
   row.addEventListener("dblclick", (event) => {
     if (event.target === field) return;
     field.value = row.dataset.neutral;

@@ -1,5 +1,5 @@
 // Where the sheet is on the screen: zoom, pan, rulers, and previews with enough pixels for what is shown.
-import { sheet, changed, groups, watch } from "./sheet.js";
+import { sheet, changed, groups, watch, wanted, load } from "./sheet.js";
 import { rulerMarks } from "./ruler-marks.js";
 
 const well = document.getElementById("well");
@@ -103,14 +103,11 @@ function sharper(image) {
   const m = image.transform.baseVal.consolidate().matrix;
   const longest = Math.max(image.width.baseVal.value * Math.hypot(m.a, m.b), image.height.baseVal.value * Math.hypot(m.c, m.d));
   const needed = longest * view.scale * devicePixelRatio;
-  const now = LEVELS.findIndex(([name]) => image.getAttribute("href").endsWith(name));
+  const now = LEVELS.findIndex(([name]) => wanted(image).endsWith(name));
   const found = LEVELS.findIndex(([, side]) => side >= needed);
-  const wanted = found < 0 ? LEVELS.length - 1 : found;
-  if (wanted <= now) return;
-  const href = image.getAttribute("href").replace(/[^/]+$/, LEVELS[wanted][0]);
-  const loader = new Image();
-  loader.onload = () => image.setAttribute("href", href);
-  loader.src = href;
+  const better = found < 0 ? LEVELS.length - 1 : found;
+  if (better <= now) return;
+  load(image, wanted(image).replace(/[^/]+$/, LEVELS[better][0]));
 }
 
 function rulers() {

@@ -209,6 +209,7 @@ abstract class Browsed extends StudioTest {
     double boardDifference(BufferedImage delivered) throws Exception {
         page.setViewportSize(1800, 1200);
         page.waitForTimeout(600);
+        assertThat(page.locator("image[data-waits]")).hasCount(0);
         BoundingBox box = page.locator("#paper").boundingBox();
         byte[] shot = page.screenshot(new Page.ScreenshotOptions().setClip(box.x, box.y, box.width, box.height));
         BufferedImage board = ImageIO.read(new ByteArrayInputStream(shot));
