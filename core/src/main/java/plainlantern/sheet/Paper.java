@@ -95,7 +95,7 @@ public sealed interface Paper {
 
         /** The same with another picture. */
         public Pictured showing(Picture newPicture) {
-            return new Pictured(newPicture.id(), blur, newPicture.treatment());
+            return new Pictured(newPicture.id(), blur, newPicture.treatment().inPlaceOf(treatment));
         }
 
         @Override

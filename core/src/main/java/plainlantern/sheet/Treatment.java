@@ -40,6 +40,11 @@ public record Treatment(Optional<Cleared> cleared,
         return tone.plain() ? new Treatment(cleared, Tone.NEUTRAL, under) : this;
     }
 
+    /** The treatment of a picture that takes another one's place: a tone with a name stays, as it is not about one picture. */
+    public Treatment inPlaceOf(Treatment other) {
+        return other.tone.named().isPresent() ? toned(other.tone) : this;
+    }
+
     /** The same with its tones changed; what is neutral stays that. */
     public Treatment toning(UnaryOperator<Tone> change) {
         if (under.neutral() && tone.neutral()) return this;

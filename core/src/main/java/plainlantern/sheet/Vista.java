@@ -39,7 +39,7 @@ public record Vista(String id, String picture, Frame frame, boolean held, Treatm
 
     /** The same with another picture in the same frame. */
     public Vista showing(Picture newPicture) {
-        return new Vista(id, newPicture.id(), frame, held, newPicture.treatment());
+        return new Vista(id, newPicture.id(), frame, held, newPicture.treatment().inPlaceOf(treatment));
     }
 
     public Vista framed(Frame newFrame, boolean newHeld) {

@@ -74,6 +74,8 @@ class TonesTest {
                 "{'kind':'clear-tone','of':{'panels':['p2']}}", "{'kind':'copy-tone','from':'p1','to':'alike'}");
         assertThat(tone(alike, "p2")).isEqualTo(tone(alike, "p1"));
         assertThat(tone(alike, "p3")).isEqualTo(Tone.NEUTRAL);
+        Sheet replaced = Sheets.after(changed, "{'kind':'replace-picture','panels':['p1'],'by':'" + Sheets.TALL.id() + "'}");
+        assertThat(tone(replaced, "p1")).as("another picture in its place follows the name, too").isEqualTo(tone(changed, "p1"));
         Sheet forgotten = Sheets.after(changed, "{'kind':'forget-tone','tone':'" + id + "'}");
         assertThat(tone(forgotten, "p1")).isEqualTo(tone(changed, "p1").following(Optional.empty()));
     }

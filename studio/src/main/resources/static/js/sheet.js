@@ -57,13 +57,13 @@ export function load(image, href) {
 
 /** Keeps the pixels that are on the screen already: no flash of a coarser preview, nor of nothing where they are treated otherwise. */
 function keep(image, now) {
-  const href = image.getAttribute("href");
+  const href = wanted(image);
   const shown = [...now?.querySelectorAll(`image[data-picture="${image.dataset.picture}"]`) || []];
   const same = shown.find((one) => pixels(one.getAttribute("href")) === pixels(href));
   const before = same || shown.find((one) => one.dataset.layer === image.dataset.layer);
-  if (!before) return;
-  image.setAttribute("href", before.getAttribute("href"));
-  if (!same) load(image, href);
+  if (before) image.setAttribute("href", before.getAttribute("href"));
+  // One that was remembered while it waited goes on waiting.
+  if (before && !same || image.dataset.waits) load(image, href);
 }
 
 /** Puts a panel's group, as the server drew it, in place of the one with that id. */

@@ -242,6 +242,7 @@ function offer(list) {
   if (now && !all.some((table) => table.id === now)) all.push({ id: now, name });
   list.replaceChildren(new Option("None", ""), ...all.map((table) => new Option(table.name, table.id)));
   list.value = now;
+  document.getElementById("tone-unlist").hidden = !tables?.some((table) => table.id === now);
 }
 const choose = (list) => edit({ kind: "set-table", of: aim(), table: list.value || null }, list);
 onBench("#tone-tables", async (list) => {
@@ -250,6 +251,18 @@ onBench("#tone-tables", async (list) => {
   tables ??= await ask("/tables").catch(() => null);
   if (list.isConnected) offer(list);
 });
+onBench("#tone-unlist", (deed) => deed.firstElementChild.addEventListener("click", async () => {
+  const list = document.getElementById("tone-tables");
+  const { now } = list.dataset;
+  try {
+    await ask(`/tables/${now}`, { method: "DELETE" });
+    tables = tables.filter((table) => table.id !== now);
+    offer(list);
+    say("It is off the list. Sheets that use it go on with it.");
+  } catch (problem) {
+    problemAt(list, "table", problem.message);
+  }
+}));
 onBench("#tone-bring", (button) => button.addEventListener("click", () => file.click()));
 file.addEventListener("change", async () => {
   const [cube] = file.files;

@@ -164,8 +164,12 @@ class ToneBrowserTest extends Browsed {
         assertThat(page.locator("#tone-tables option:checked")).hasText("Negative");
         type(value("strength"), "50 %");
         undoSays("Colour table: Panel 1");
+        page.locator("#tone-unlist button").click();
+        assertThat(page.locator("#tone-unlist")).isHidden();
+        assertThat(page.locator("#tone-tables option:checked")).hasText("Negative");
         page.locator("#tone-tables").selectOption("");
         undoSays("No colour table: Panel 1");
         assertThat(page.locator("#panels image[data-before]")).hasCount(0);
+        assertThat(page.locator("#tone-tables option")).hasCount(1);
     }
 }

@@ -72,7 +72,8 @@ public record ReplacePicture(List<String> panels, Optional<String> picture, Stri
         double scale = Math.max(was.width() * old.scaleX() / comes.width(), was.height() * old.scaleY() / comes.height());
         Pose framed = flat.fit() == Fit.FREE ? new Pose(old.centre(), scale, scale, old.turn(), old.mirrored())
                 : sitting.fitted(flat.fit(), old.turn(), old.mirrored(), sheet.ppi());
-        return PictureLayer.own(comes, flat.fit(), Refit.hold(flat, sitting, framed), flat.held()).looking(own.look());
+        return PictureLayer.own(comes, flat.fit(), Refit.hold(flat, sitting, framed), flat.held())
+                .treated(comes.treatment().inPlaceOf(own.treatment())).looking(own.look());
     }
 
     @Override
