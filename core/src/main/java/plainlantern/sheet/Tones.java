@@ -40,8 +40,7 @@ public final class Tones {
     /** The sheet with each of them changed; what is neutral stays that. */
     public static Sheet changing(Sheet sheet, UnaryOperator<Tone> change) {
         if (of(sheet.contents()).findAny().isEmpty()) return sheet;
-        Sheet layers = sheet.everywhere(e -> e.holding(h -> h.withContent(h.content().stream().map(c -> (Content) c.picture()
-                .<Content>map(p -> p.treated(p.treatment().toning(change))).orElse(c)).toList())));
+        Sheet layers = sheet.everywhere(e -> e.holding(h -> h.changingPictures(p -> p.treated(p.treatment().toning(change)))));
         Sheet papered = layers.paper().pictured().map(p -> layers.withPaper(p.treated(p.treatment().toning(change)))).orElse(layers);
         return papered.changingVistas(v -> v.treated(v.treatment().toning(change)));
     }

@@ -12,7 +12,6 @@ import plainlantern.editing.Outside;
 import plainlantern.editing.dressing.Recolour;
 import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.geometry.Point;
-import plainlantern.sheet.Content;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Seat;
@@ -64,9 +63,8 @@ public record Paste(List<Element> panels, List<Picture> pictures, double dx, dou
     }
 
     private static Element followingTones(Styles styles, Element panel) {
-        return panel.holding(h -> h.withContent(h.content().stream().map(c -> c.picture().<Content>map(p ->
-                p.treated(p.treatment().toning(t -> styles.tones().stream().anyMatch(n -> n.tone().equals(t)) ? t
-                        : t.following(Optional.empty())))).orElse(c)).toList()));
+        return panel.holding(h -> h.changingPictures(p -> p.treated(p.treatment().toning(t ->
+                styles.tones().stream().anyMatch(n -> n.tone().equals(t)) ? t : t.following(Optional.empty())))));
     }
 
     private static Element followingFinish(Styles styles, Element plain) {

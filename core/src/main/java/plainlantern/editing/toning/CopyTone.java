@@ -8,7 +8,6 @@ import java.util.Set;
 import plainlantern.asking.BadInput;
 import plainlantern.asking.Choice;
 import plainlantern.asking.Typed;
-import plainlantern.sheet.Content;
 import plainlantern.sheet.Holder;
 import plainlantern.sheet.PictureLayer;
 import plainlantern.sheet.Sheet;
@@ -43,11 +42,11 @@ public record CopyTone(String from, @Typed.Layer int layer, To to, List<String> 
         Tone tone = given.treatment().tone();
         String picture = before.pictureOf(given);
         boolean[] any = {false};
-        Sheet after = before.everywhere(e -> e.holding(h -> h.withContent(h.content().stream().map(c -> (Content) c.picture()
-                .filter(p -> !(h.id().equals(from) && p.equals(given)) && meant(before, h, p, picture)).<Content>map(p -> {
-                any[0] = true;
-                return p.treated(p.treatment().toned(taken(p.treatment().tone(), tone)));
-            }).orElse(c)).toList())));
+        Sheet after = before.everywhere(e -> e.holding(h -> h.changingPictures(p -> {
+            if (h.id().equals(from) && p.equals(given) || !meant(before, h, p, picture)) return p;
+            any[0] = true;
+            return p.treated(p.treatment().toned(taken(p.treatment().tone(), tone)));
+        })));
         BadInput.unless(any[0], "panels", to == To.SELECTED ? "Select the other pictures, too; the first keeps its tone."
                 : "There is no other picture to give it to.");
         return after;

@@ -55,6 +55,7 @@ import plainlantern.treating.ColourMap;
 import plainlantern.treating.Histogram;
 import plainlantern.treating.Matching;
 import plainlantern.treating.Patch;
+import plainlantern.treating.Recent;
 
 /** Import of pictures, and reading them back for those who own them. */
 @Service
@@ -71,8 +72,10 @@ public class Pictures {
     private final Quotas quotas;
     private final Room room;
     private final ColourTables tables;
-    private final Recently<BufferedImage> recent = new Recently<>(8);
-    private final Recently<Told.Lost> lost = new Recently<>(1000);
+    /** Previews that were treated last, decoded: while a slider moves, the same one is asked for again and again. */
+    private final Recent<String, BufferedImage> recent = new Recent<>(8);
+    /** A check asks the same of every picture after each edit. */
+    private final Recent<String, Told.Lost> lost = new Recent<>(1000);
 
     Pictures(PictureStore store, TransactionTemplate transaction, Importers importers, Quotas quotas, Room room, ColourTables tables) {
         this.store = store;
@@ -230,7 +233,7 @@ public class Pictures {
 
     /** The same with fewer pixels, at once. */
     PictureStore.Data live(UUID account, Treated what) {
-        return encoded(account, () -> treated(account, what, recent.of(what.picture() + "live", () -> {
+        return encoded(account, () -> treated(account, what, recent.get(what.picture() + "live", () -> {
             BufferedImage preview = decoded(preview(account, what.picture(), Level.MEDIUM).data());
             double share = Math.min(1, (double) LIVE / Math.max(preview.getWidth(), preview.getHeight()));
             return share == 1 ? preview : Resample.toSize(preview, (int) Math.max(1, Math.round(preview.getWidth() * share)),
@@ -249,7 +252,7 @@ public class Pictures {
     /** A treated picture as one of its previews shows it. */
     private BufferedImage seen(UUID account, Treated what, Level level) {
         BufferedImage preview = level == Level.LARGE ? decoded(preview(account, what.picture(), level).data())
-                : recent.of(what.picture() + kind(level), () -> decoded(preview(account, what.picture(), level).data()));
+                : recent.get(what.picture() + kind(level), () -> decoded(preview(account, what.picture(), level).data()));
         return treated(account, what, preview);
     }
 
@@ -294,7 +297,7 @@ public class Pictures {
 
     /** What the tones of a picture cut off that was not before them. */
     public Told.Lost lost(UUID account, Treated what) {
-        return lost.of(account + what.picture() + what.hashCode(), () -> room.with(account, PREVIEW, () -> {
+        return lost.get(account + what.picture() + what.hashCode(), () -> room.with(account, PREVIEW, () -> {
             Histogram after = Histogram.of(small(account, what));
             Histogram before = Histogram.of(small(account, new Treated(what.picture(), what.cleared(), List.of())));
             return new Told.Lost(Math.max(0, after.dark() - before.dark()), Math.max(0, after.light() - before.light()));
