@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import plainlantern.asking.BadInput;
 
@@ -45,6 +46,12 @@ public record Treated(String picture, Optional<Cleared> cleared, List<Toned> ton
 
     private static void add(Tone tone, Supplier<Lying> lying, List<Toned> to) {
         if (!tone.plain()) to.add(new Toned(tone, tone.placed() ? Optional.of(lying.get()) : Optional.empty()));
+    }
+
+    /** The same with its tones changed; those that are plain then are gone. */
+    public Treated toning(UnaryOperator<Tone> change) {
+        return new Treated(picture, cleared, tones.stream().map(toned -> new Toned(change.apply(toned.tone()), toned.lying()))
+                .filter(toned -> !toned.tone().plain()).toList());
     }
 
     /** Whether pixels stay as they are. */

@@ -16,7 +16,7 @@ import plainlantern.sheet.Treated;
  * the board and a delivery. What looks at the surroundings stands between two such tables.
  */
 final class Toning {
-    /** Steps along each side of a baked table: see ToningTest for how far it is off. */
+    /** Steps along each side of a baked table: see ToneTest for how far it is off. */
     static final int SIZE = 33;
     private static final Recent<Key, Lattice> BAKED = new Recent<>(16);
     /** By stored values of eight bits: the step of a baked table at or before them, how far on they are, and what they are of 1. */

@@ -9,8 +9,9 @@ import plainlantern.sheet.Treated;
 public final class Treating {
     private Treating() {}
 
-    /** Changes the pixels of a patch. */
-    public static void treat(Treated what, Patch patch, Whole whole) {
+    /** Changes the pixels of a patch. A table of colours that is not at hand counts as none, also for what is kept by its name. */
+    public static void treat(Treated told, Patch patch, Whole whole) {
+        Treated what = told.toning(tone -> tone.tabled(tone.table().filter(table -> whole.table(table.id()).isPresent())));
         what.cleared().ifPresent(cleared -> Backdrop.remove(cleared, patch.argb()));
         for (int i = 0; i < what.tones().size(); i++) Toning.tone(what, i, patch, whole);
     }

@@ -207,6 +207,20 @@ class ToneTest {
         }
     }
 
+    /** Whoever has no such table gets none of it, although what was made with it is kept; and the other way round. */
+    @Test
+    void aTableThatIsNotAtHandIsNotUsed() {
+        BufferedImage picture = Painted.scene(64, 48, BufferedImage.TYPE_3BYTE_BGR);
+        ColourMap negative = CubeFile.read("n.cube", "LUT_1D_SIZE 2\n1 1 1\n0 0 0\n".getBytes(StandardCharsets.UTF_8));
+        for (Tone tone : List.of(Tone.NEUTRAL, LOCAL)) {
+            Tone tabled = tone.tabled(Optional.of(new ColourTable("5".repeat(64), "Negative", 1)));
+            BufferedImage without = painted(tone, picture, null);
+            assertThat(Painted.worst(painted(tabled, picture, null), without)).isZero();
+            assertThat(Painted.difference(painted(tabled, picture, negative), without)).isGreaterThan(20);
+            assertThat(Painted.worst(painted(tabled, picture, null), without)).isZero();
+        }
+    }
+
     /** ImageMagick looks up a row of colours by brightness; black and white is its own definition (Rec. 709 luminance, stored). */
     @Test
     void coloursByBrightnessAreImageMagicks(@TempDir File folder) throws Exception {

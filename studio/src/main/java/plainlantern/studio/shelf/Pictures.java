@@ -75,7 +75,10 @@ public class Pictures {
     /** Previews that were treated last, decoded: while a slider moves, the same one is asked for again and again. */
     private final Recent<String, BufferedImage> recent = new Recent<>(8);
     /** A check asks the same of every picture after each edit. */
-    private final Recent<String, Told.Lost> lost = new Recent<>(1000);
+    private final Recent<Asked, Told.Lost> lost = new Recent<>(1000);
+
+    /** What an account asks of a treated picture. */
+    private record Asked(UUID account, Treated what) {}
 
     Pictures(PictureStore store, TransactionTemplate transaction, Importers importers, Quotas quotas, Room room, ColourTables tables) {
         this.store = store;
@@ -297,7 +300,7 @@ public class Pictures {
 
     /** What the tones of a picture cut off that was not before them. */
     public Told.Lost lost(UUID account, Treated what) {
-        return lost.get(account + what.picture() + what.hashCode(), () -> room.with(account, PREVIEW, () -> {
+        return lost.get(new Asked(account, what), () -> room.with(account, PREVIEW, () -> {
             Histogram after = Histogram.of(small(account, what));
             Histogram before = Histogram.of(small(account, new Treated(what.picture(), what.cleared(), List.of())));
             return new Told.Lost(Math.max(0, after.dark() - before.dark()), Math.max(0, after.light() - before.light()));
