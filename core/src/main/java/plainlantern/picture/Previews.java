@@ -43,7 +43,8 @@ public final class Previews {
         return FastJpeg.encode(image, Math.round(100 * QUALITY)).orElseGet(() -> Encoder.jpeg(image, QUALITY, 72));
     }
 
-    private static BufferedImage atMost(BufferedImage image, int side) {
+    /** The image with at most so many pixels along its longer side. */
+    public static BufferedImage atMost(BufferedImage image, int side) {
         double share = (double) side / Math.max(image.getWidth(), image.getHeight());
         if (share >= 1) return image;
         return Resample.toSize(image, Math.max(1, (int) Math.round(image.getWidth() * share)),

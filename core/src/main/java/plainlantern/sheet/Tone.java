@@ -51,11 +51,6 @@ public record Tone(Optional<String> named,
         return vignette.isPresent() || texture.isPresent();
     }
 
-    /** Whether anything is left to do once each pixel by itself, and by its surroundings, is done. */
-    public boolean pointwise() {
-        return !placed() && !levels.local();
-    }
-
     public Tone following(Optional<String> newNamed) {
         return new Tone(newNamed, balance, levels, colouring, table, brightness, vignette, texture);
     }

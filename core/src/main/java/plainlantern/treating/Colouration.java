@@ -34,6 +34,7 @@ final class Colouration {
     static Consumer<float[]> before(Balance balance, Levels levels) {
         float[] light = light(balance);
         boolean curved = levels.curved();
+        if (balance.neutral() && !curved) return c -> { };
         return c -> {
             float r = Curve.light(c[0]);
             float g = Curve.light(c[1]);

@@ -38,13 +38,17 @@ final class Toning {
     private record Key(Balance balance, Levels levels, Colouring colouring, Optional<ColourTable> table,
             Optional<ByBrightness> brightness, boolean lit) {}
 
+    private static final Key NOTHING = new Key(Balance.NEUTRAL, Levels.NEUTRAL, Colouring.NEUTRAL, Optional.empty(), Optional.empty(),
+            false);
+
     /** Does one of a picture's tones. */
     static void tone(Treated what, int number, Patch patch, Whole whole) {
         Tone tone = what.tones().get(number).tone();
         if (tone.levels().local()) {
-            surrounded(tone, Surroundings.of(what, number, whole), patch, last(tone, whole));
+            Tone last = tone.balanced(Balance.NEUTRAL).levelled(Levels.NEUTRAL);
+            surrounded(tone, Surroundings.of(what, number, whole), patch, baked(last, whole));
         } else {
-            all(tone, whole).ifPresent(lattice -> looked(lattice, patch));
+            baked(tone, whole).ifPresent(lattice -> looked(lattice, patch));
         }
         what.tones().get(number).lying().ifPresent(lying -> {
             Affine own = Affine.scale(whole.width(), whole.height()).after(patch.toPicture());
@@ -63,28 +67,12 @@ final class Toning {
         })));
     }
 
-    /** The steps before what looks at surroundings; empty where they do nothing. */
-    private static Optional<Lattice> first(Tone tone) {
-        Levels levels = tone.levels().pointwise();
-        if (tone.balance().neutral() && levels.neutral()) return Optional.empty();
-        return Optional.of(BAKED.get(new Key(tone.balance(), levels, Colouring.NEUTRAL, Optional.empty(), Optional.empty(), false),
-                () -> Lattice.baked(SIZE, Colouration.before(tone.balance(), levels))));
-    }
-
-    /** The steps after it. */
-    private static Optional<Lattice> last(Tone tone, Whole whole) {
-        if (tone.colouring().neutral() && tone.table().isEmpty() && tone.brightness().isEmpty()) return Optional.empty();
-        Optional<ColourMap> table = tone.table().flatMap(t -> whole.table(t.id()));
-        return Optional.of(BAKED.get(new Key(Balance.NEUTRAL, Levels.NEUTRAL, tone.colouring(), tone.table(), tone.brightness(), false),
-                () -> Lattice.baked(SIZE, Colouration.after(tone, table))));
-    }
-
-    private static Optional<Lattice> all(Tone tone, Whole whole) {
-        if (first(tone).isEmpty()) return last(tone, whole);
-        if (tone.colouring().neutral() && tone.table().isEmpty() && tone.brightness().isEmpty()) return first(tone);
-        Optional<ColourMap> table = tone.table().flatMap(t -> whole.table(t.id()));
-        return Optional.of(BAKED.get(new Key(tone.balance(), tone.levels(), tone.colouring(), tone.table(), tone.brightness(), false),
-                () -> Lattice.baked(SIZE, Colouration.before(tone.balance(), tone.levels()).andThen(Colouration.after(tone, table)))));
+    /** All that a tone does to each pixel by itself; empty where that is nothing. */
+    private static Optional<Lattice> baked(Tone tone, Whole whole) {
+        Key key = new Key(tone.balance(), tone.levels().pointwise(), tone.colouring(), tone.table(), tone.brightness(), false);
+        if (key.equals(NOTHING)) return Optional.empty();
+        return Optional.of(BAKED.get(key, () -> Lattice.baked(SIZE, Colouration.before(tone.balance(), tone.levels())
+                .andThen(Colouration.after(tone, tone.table().flatMap(table -> whole.table(table.id())))))));
     }
 
     private static void looked(Lattice lattice, Patch patch) {

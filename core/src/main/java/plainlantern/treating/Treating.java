@@ -33,9 +33,7 @@ public final class Treating {
     /** A treated copy of the whole picture; the image itself where nothing is done to it. Transparent where the image is or gets it. */
     public static BufferedImage treated(Treated what, BufferedImage image, Whole whole) {
         if (what.untouched()) return image;
-        int width = image.getWidth();
-        int height = image.getHeight();
-        Patch patch = new Patch(Pixels.of(image), width, height, Affine.scale(1.0 / width, 1.0 / height));
+        Patch patch = Patch.of(image);
         treat(what, patch, whole);
         return Pixels.image(patch, what.cleared().isPresent() || image.getColorModel().hasAlpha());
     }

@@ -1,6 +1,6 @@
 // Tone: pictures are chosen here and toned from the bench. While a slider moves, the board shows what the edit would give.
 import { sheet, select, ids, panel, group, pick, watch, load } from "./sheet.js";
-import { edit, ask, previewer, fetchBench } from "./server.js";
+import { edit, ask, previewer } from "./server.js";
 import { onBench, clearProblems, problemAt } from "./bench-parts.js";
 import { say } from "./notes.js";
 import { stops } from "./layers.js";
@@ -33,8 +33,8 @@ function setting(row, value) {
   return { kind: "set-tone", of: aim(), ...(of ? { part: of } : {}), [tone]: value };
 }
 
-/** The images of what would change, with the addresses that they would have; shown as soon as they are painted. */
 let sliding = false;
+/** The images of what would change, with the addresses that they would have; shown as soon as they are painted. */
 const live = previewer((seen) => {
   if (!seen || !sliding) return;
   const next = document.createElement("template");
@@ -244,9 +244,8 @@ function offer(list) {
   list.value = now;
   document.getElementById("tone-unlist").hidden = !tables?.some((table) => table.id === now);
 }
-const choose = (list) => edit({ kind: "set-table", of: aim(), table: list.value || null }, list);
 onBench("#tone-tables", async (list) => {
-  list.addEventListener("change", () => choose(list));
+  list.addEventListener("change", () => edit({ kind: "set-table", of: aim(), table: list.value || null }, list));
   offer(list);
   tables ??= await ask("/tables").catch(() => null);
   if (list.isConnected) offer(list);

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.stream.Stream;
 import plainlantern.asking.BadInput;
 import plainlantern.asking.Choice;
@@ -35,9 +34,9 @@ import plainlantern.sheet.Vignette;
 public record SetTone(Aim of, Optional<String> part, @JsonAnySetter @JsonAnyGetter Map<String, Object> set) implements ToningEdit {
     private static final String TABLE = "table";
     private static final String BRIGHTNESS = "brightness";
-    private static final List<String> PLAIN = Stream.of(Stream.of(Balance.class, Levels.class, Colouring.class, Vignette.class,
-            Texture.class).flatMap(type -> Questions.of(type).stream()).map(Questions.Question::name), Stream.of("mono"))
-            .flatMap(Function.identity()).toList();
+    private static final List<Questions.Question> ASKED = Stream.of(Balance.class, Levels.class, Colouring.class, Vignette.class,
+            Texture.class).flatMap(type -> Questions.of(type).stream()).toList();
+    private static final List<String> PLAIN = Stream.concat(ASKED.stream().map(Questions.Question::name), Stream.of("mono")).toList();
 
     public SetTone {
         part = part == null ? Optional.empty() : part;
@@ -90,9 +89,7 @@ public record SetTone(Aim of, Optional<String> part, @JsonAnySetter @JsonAnyGett
     private String what() {
         if (part.isEmpty()) {
             String name = set.keySet().iterator().next();
-            return Stream.of(Balance.class, Levels.class, Colouring.class, Vignette.class, Texture.class)
-                    .flatMap(type -> Questions.of(type).stream()).filter(q -> q.name().equals(name)).map(Questions.Question::label)
-                    .findFirst().orElse("Black and white");
+            return ASKED.stream().filter(q -> q.name().equals(name)).map(Questions.Question::label).findFirst().orElse("Black and white");
         }
         if (part.get().equals(TABLE)) return "Colour table";
         if (part.get().equals(BRIGHTNESS)) return "Colours by brightness";

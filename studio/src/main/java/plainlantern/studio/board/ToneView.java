@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
-import plainlantern.asking.BadInput;
 import plainlantern.asking.Questions.Question;
 import plainlantern.asking.Questions;
 import plainlantern.editing.toning.Aim;
@@ -79,32 +78,26 @@ public record ToneView(Optional<Whose> whose, List<Part> parts, Optional<Stops> 
         Aim aim = new Aim(List.copyOf(selected), looking.layer(), looking.whole(), selected.isEmpty());
         boolean paper = sheet.paper().pictured().isPresent();
         boolean any = sheet.holders().stream().anyMatch(h -> !h.pictures().isEmpty());
-        Optional<Aim.Meant> meant = first(aim, sheet);
+        List<Aim.Meant> all = aim.meant(sheet);
+        Optional<Aim.Meant> meant = all.stream().findFirst();
         List<Kept> kept = sheet.styles().tones().stream().map(t -> new Kept(t.id(), t.name(), Tones.followers(sheet, t.id()),
                 meant.flatMap(m -> m.treatment().tone().named()).equals(Optional.of(t.id())))).toList();
         if (meant.isEmpty()) return new ToneView(Optional.empty(), List.of(), Optional.empty(), Optional.empty(), paper, any, kept);
         Tone tone = meant.get().treatment().tone();
         Numbers n = new Numbers(sheet);
-        return new ToneView(Optional.of(whose(sheet, selected, looking, aim, meant.get())), parts(tone, n),
+        return new ToneView(Optional.of(whose(sheet, selected, looking, all)), parts(tone, n),
                 tone.brightness().map(b -> stops(b, n)), tone.table().map(t -> new Tabled(t.id(), t.name(),
                 value(question(ColourTable.class, "strength"), t, n, 1))), paper, any, kept);
     }
 
-    private static Optional<Aim.Meant> first(Aim aim, Sheet sheet) {
-        try {
-            return Optional.of(aim.first(sheet));
-        } catch (BadInput none) {
-            return Optional.empty();
-        }
-    }
-
-    private static Whose whose(Sheet sheet, Collection<String> selected, Looking looking, Aim aim, Aim.Meant meant) {
+    private static Whose whose(Sheet sheet, Collection<String> selected, Looking looking, List<Aim.Meant> all) {
         List<PictureLayer> layers = sheet.chosen(selected).stream().flatMap(e -> e.holder().stream())
                 .flatMap(h -> h.picture(looking.layer()).stream()).toList();
+        Aim.Meant meant = all.get(0);
         Treatment treatment = meant.treatment();
         String title = layers.isEmpty() ? "Paper" : layers.size() == 1 ? sheet.chosen(selected).get(0).name() : layers.size() + " pictures";
         return new Whose(title, sheet.picture(meant.picture()).name(),
-                aim.meant(sheet).stream().allMatch(m -> m.treatment().tone().equals(treatment.tone())), layers.size() > 1,
+                all.stream().allMatch(m -> m.treatment().tone().equals(treatment.tone())), layers.size() > 1,
                 layers.stream().anyMatch(l -> l.slice().isPresent()), looking.whole(),
                 treatment.tone().named().map(id -> sheet.styles().tone(id).name()).orElse(""), !treatment.tone().plain());
     }

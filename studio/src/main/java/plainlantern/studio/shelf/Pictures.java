@@ -22,8 +22,6 @@ import org.springframework.transaction.support.TransactionTemplate;
 import plainlantern.asking.BadInput;
 import plainlantern.checking.Told;
 import plainlantern.editing.Outside;
-import plainlantern.geometry.Affine;
-import plainlantern.geometry.Box;
 import plainlantern.lettering.Face;
 import plainlantern.picture.DecodedPictures;
 import plainlantern.picture.FileKind;
@@ -34,9 +32,7 @@ import plainlantern.picture.PictureReader;
 import plainlantern.picture.PictureSource;
 import plainlantern.picture.Previews;
 import plainlantern.picture.Previews.Level;
-import plainlantern.picture.Resample;
 import plainlantern.picture.Sha256;
-import plainlantern.picture.Tile;
 import plainlantern.sheet.Cleared;
 import plainlantern.sheet.Colour;
 import plainlantern.sheet.Foot;
@@ -50,6 +46,7 @@ import plainlantern.studio.quota.Quotas;
 import plainlantern.studio.room.Room;
 import plainlantern.studio.room.Work;
 import plainlantern.studio.tables.ColourTables;
+import plainlantern.studio.web.FileNames;
 import plainlantern.studio.web.NotFound;
 import plainlantern.treating.ColourMap;
 import plainlantern.treating.Histogram;
@@ -148,10 +145,7 @@ public class Pictures {
 
     /** "dawn-ridge" for "dawn-ridge.jpg"; at most 80 characters. */
     private static String nameOf(String fileName) {
-        String file = fileName.substring(Math.max(fileName.lastIndexOf('/'), fileName.lastIndexOf('\\')) + 1);
-        String bare = file.replaceFirst("\\.[A-Za-z0-9]{1,5}$", "").strip();
-        if (bare.isEmpty()) bare = "Picture";
-        return bare.length() > 80 ? bare.substring(0, 80) : bare;
+        return FileNames.bare(fileName, "Picture", 80);
     }
 
     /** What edits of that account may know of its pictures, and of its typefaces. */
@@ -236,12 +230,8 @@ public class Pictures {
 
     /** The same with fewer pixels, at once. */
     PictureStore.Data live(UUID account, Treated what) {
-        return encoded(account, () -> treated(account, what, recent.get(what.picture() + "live", () -> {
-            BufferedImage preview = decoded(preview(account, what.picture(), Level.MEDIUM).data());
-            double share = Math.min(1, (double) LIVE / Math.max(preview.getWidth(), preview.getHeight()));
-            return share == 1 ? preview : Resample.toSize(preview, (int) Math.max(1, Math.round(preview.getWidth() * share)),
-                    (int) Math.max(1, Math.round(preview.getHeight() * share)));
-        })));
+        return encoded(account, () -> treated(account, what, recent.get(what.picture() + "live", () ->
+                Previews.atMost(decoded(preview(account, what.picture(), Level.MEDIUM).data()), LIVE))));
     }
 
     private PictureStore.Data encoded(UUID account, Supplier<BufferedImage> painted) {
@@ -288,9 +278,7 @@ public class Pictures {
     }
 
     private Patch small(UUID account, Treated what) {
-        BufferedImage seen = seen(account, what, Level.SMALL);
-        Tile tile = Resample.onto(seen, Affine.IDENTITY, new Box(0, 0, seen.getWidth(), seen.getHeight()));
-        return new Patch(tile.argb(), tile.width(), tile.height(), Affine.scale(1.0 / tile.width(), 1.0 / tile.height()));
+        return Patch.of(seen(account, what, Level.SMALL));
     }
 
     /** How the values of a treated picture are spread. */

@@ -1,17 +1,16 @@
 package plainlantern.studio.tables;
 
-import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import plainlantern.picture.Sha256;
 import plainlantern.studio.quota.Quotas;
+import plainlantern.studio.web.FileNames;
 import plainlantern.studio.web.NotFound;
 import plainlantern.treating.ColourMap;
 import plainlantern.treating.CubeFile;
+import plainlantern.treating.Recent;
 
 /** The tables of colours of accounts. What a file was read to is kept for the next painting; whose it is, is asked each time. */
 @Service
@@ -21,12 +20,7 @@ public class ColourTables {
 
     private final TableStore store;
     private final Quotas quotas;
-    private final Map<String, ColourMap> read = Collections.synchronizedMap(new LinkedHashMap<>(MOST_KEPT, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, ColourMap> eldest) {
-            return size() > MOST_KEPT;
-        }
-    });
+    private final Recent<String, ColourMap> read = new Recent<>(MOST_KEPT);
 
     ColourTables(TableStore store, Quotas quotas) {
         this.store = store;
@@ -41,17 +35,10 @@ public class ColourTables {
     public TableRow add(UUID account, String fileName, byte[] file) {
         String id = Sha256.of(file);
         if (store.name(account, id).isEmpty()) quotas.tables(store.count(account));
-        read.put(id, CubeFile.read(fileName, file));
-        TableRow row = new TableRow(id, named(fileName));
+        CubeFile.read(fileName, file);
+        TableRow row = new TableRow(id, FileNames.bare(fileName, "Colour table", LONGEST));
         store.add(account, row, file);
         return new TableRow(id, store.name(account, id).orElse(row.name()));
-    }
-
-    private static String named(String fileName) {
-        String file = fileName.substring(Math.max(fileName.lastIndexOf('/'), fileName.lastIndexOf('\\')) + 1);
-        String bare = file.replaceFirst("\\.[A-Za-z0-9]{1,5}$", "").strip();
-        String name = bare.isEmpty() ? "Colour table" : bare;
-        return name.length() > LONGEST ? name.substring(0, LONGEST) : name;
     }
 
     public List<TableRow> all(UUID account) {
@@ -74,8 +61,6 @@ public class ColourTables {
 
     /** The table that an account brought under that id; empty where it has none. */
     public Optional<ColourMap> map(UUID account, String id) {
-        ColourMap there = read.get(id);
-        if (there != null) return store.name(account, id).map(name -> there);
-        return store.file(account, id).map(file -> read.computeIfAbsent(id, any -> CubeFile.read("table", file)));
+        return store.name(account, id).map(name -> read.get(id, () -> CubeFile.read(name, store.file(account, id).orElseThrow())));
     }
 }
