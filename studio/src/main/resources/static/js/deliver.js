@@ -69,15 +69,16 @@ async function size(form) {
   const ticket = ++asking;
   // A later question, or another stage, has taken this one's place.
   const over = () => ticket !== asking || !form.isConnected;
-  clearProblems(form);
   by("estimated").textContent = "counting the bytes …";
   try {
     const { told } = await askForm(place("delivery-size"), said(form));
     if (over()) return;
+    clearProblems(form);
     by("delivered").textContent = told;
     estimates.want({ ticket, query: said(form) });
   } catch (problem) {
     if (over()) return;
+    clearProblems(form);
     by("delivered").textContent = by("estimated").textContent = "";
     if (!problemAt(form, problem.field, problem.message)) by("delivered").textContent = problem.message;
   }
@@ -134,6 +135,8 @@ onBench("#deliver", (form) => {
     // Parts of a sheet are mostly wanted without the paper around them.
     if (target.name === "extent") form.paper.checked = target.value === "sheet";
     sessionStorage.setItem(memory(), JSON.stringify(Object.fromEntries(new FormData(form))));
+    // What was said of the old values goes at once: gone later, it would move a button from under the pointer.
+    clearProblems(form);
     arrange(form);
     soon(form);
   });

@@ -82,6 +82,7 @@ class DeliverBrowserTest extends Browsed {
         type(ofForm("atMost"), "lots");
         assertThat(page.locator("#deliver [data-problem=atMost]")).containsText("not a number");
         type(ofForm("atMost"), "40");
+        assertThat(page.locator("#estimated")).containsText("kB");
         type(page.locator("#keep-set [name=name]"), "Press");
         assertThat(page.locator("#keep-set .problem")).containsText("comes with the application");
         type(page.locator("#keep-set [name=name]"), "Small card");
