@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import plainlantern.asking.Unit;
 import plainlantern.editing.reading.EditReader;
 import plainlantern.geometry.Point;
@@ -54,6 +55,7 @@ import plainlantern.sheet.Panel;
 import plainlantern.sheet.Paper;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.PictureLayer;
+import plainlantern.sheet.Plane;
 import plainlantern.sheet.Pose;
 import plainlantern.sheet.Rim;
 import plainlantern.sheet.Rule;
@@ -108,13 +110,14 @@ public final class Sheets {
                 c -> Float.of(panel(c, vista)), Sheets::caption,
                 Sheets::rule);
         for (int i = 0; i < kinds.size(); i++) if (chance.whole(0, 7) > 0) elements.add(numbered(kinds.get(i).apply(chance), i + 1));
-        if (chance.flag()) elements.replaceAll(e -> e.id().equals("p1") ? beside(e, 50) : e.id().equals("p2") ? beside(e, 114) : e);
+        if (chance.whole(0, 3) > 0) elements.replaceAll(e -> e.id().equals("p1") ? beside(e, 50) : e.id().equals("p2") ? beside(e, 114) : e);
         for (Element more : chance.list(0, 3, c -> kinds.get(c.whole(0, kinds.size() - 1)).apply(c))) {
             elements.add(numbered(more, 6 + elements.size()));
         }
         Frame frame = new Frame(new Point(length(chance, 0, 200), 90), 400, 300, length(chance, -40, 40), chance.flag());
         List<Vista> vistas = List.of(new Vista(VISTA, DAWN.id(), frame, chance.flag(),
-                chance.of(Treatment.NONE, Treatment.NONE.toned(TONE))));
+                chance.of(Treatment.NONE, Treatment.NONE.toned(TONE)),
+                chance.whole(0, 3) > 0 ? Optional.empty() : Optional.of(plane(chance))));
         boolean both = List.of("p1", "p2").stream().allMatch(id -> elements.stream().anyMatch(e -> e.id().equals(id)));
         List<Layout> layouts = !both || chance.flag() ? List.of()
                 : List.of(new Layout(new EvenGrid(1, 2, 2, 0), Optional.empty(), 0, Optional.empty(), List.of("p1", "p2")));
@@ -176,7 +179,7 @@ public final class Sheets {
 
     private static Panel panel(Chance chance, boolean vista) {
         Outline outline = chance.of(new Rectangle(length(chance, 0, 40), length(chance, 0, 40), 0, 3), Rectangle.SHARP,
-                Rectangle.SHARP, new Ellipse(), LETTERS);
+                new Ellipse(), LETTERS, LETTERS);
         List<Content> content = new ArrayList<>(chance.list(0, 3,
                 c -> c.by(() -> shown(c), () -> shown(c), () -> shown(c), () -> wash(c), () -> words(c))
                 .looking(new Look(c.of(1.0, 1.0, 0.4), c.of(Blend.NORMAL, Blend.NORMAL, Blend.MULTIPLY)))));
@@ -207,7 +210,16 @@ public final class Sheets {
                 0.2))).toned(TONE),
                 Treatment.NONE.toned(TONE.following(Optional.of("t1"))), Treatment.NONE.toned(Tone.NEUTRAL.levelled(new Levels(0, 0,
                 length(c, -1, 1), 0, 0, 0, 0))));
-        return PictureLayer.own(c.of(DAWN, TALL), c.of(Fit.values()), pose, held).treated(treatment);
+        PictureLayer flat = PictureLayer.own(c.of(DAWN, TALL), c.of(Fit.values()), pose, held).treated(treatment);
+        return c.whole(0, 3) > 0 ? flat : flat.mounted(Optional.of(plane(c)));
+    }
+
+    /** Any plane: a box whose corners are each moved by a quarter of it at most. */
+    private static Plane plane(Chance c) {
+        double far = length(c, 10, 400);
+        Point[] box = {new Point(-far, -far), new Point(far, -far), new Point(far, far), new Point(-far, far)};
+        return new Plane(Stream.of(box).map(p -> p.plus(new Point(length(c, -far / 4, far / 4), length(c, -far / 4, far / 4)))).toList(),
+                length(c, 0.3, 3), c.flag());
     }
 
     private static Content wash(Chance c) {

@@ -8,7 +8,6 @@ import java.util.Optional;
 import plainlantern.editing.Edit;
 import plainlantern.editing.placing.MovePanels;
 import plainlantern.fitting.Coverage;
-import plainlantern.fitting.FocalPlace;
 import plainlantern.fitting.Shown;
 import plainlantern.fitting.Sitting;
 import plainlantern.fitting.Vistas;
@@ -41,7 +40,8 @@ final class Checked {
     record Seen(Holder panel, int layer, Shown shown, Sitting sitting, Coverage coverage) {
         /** Where its focal point is in the panel's own frame, where somebody confirmed one. */
         Optional<Point> focal() {
-            return shown.picture().focal().filter(focal -> !focal.proposed()).map(focal -> FocalPlace.now(sitting, shown.pose(), focal));
+            return shown.picture().focal().filter(focal -> !focal.proposed()).map(focal -> shown.toPanel().apply(
+                    new Point(focal.x() * sitting.width(), focal.y() * sitting.height())));
         }
     }
 
@@ -99,7 +99,7 @@ final class Checked {
             for (int at = 0; at < panel.content().size(); at++) {
                 if (!panel.seen(at)) continue;
                 Shown picture = Vistas.shown(sheet, panel, at).orElseThrow();
-                Sitting sitting = Sitting.of(panel, picture.picture());
+                Sitting sitting = Sitting.of(panel, picture);
                 all.add(new Seen(panel, at, picture, sitting, Coverage.of(sitting, picture.pose())));
             }
             return all;

@@ -3,10 +3,12 @@ package plainlantern.editing;
 import java.util.List;
 import java.util.Optional;
 import plainlantern.lettering.Face;
+import plainlantern.geometry.Point;
 import plainlantern.sheet.Cleared;
 import plainlantern.sheet.Foot;
 import plainlantern.sheet.Levels;
 import plainlantern.sheet.Picture;
+import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Tone;
 import plainlantern.sheet.Treatment;
 
@@ -34,6 +36,15 @@ public interface Outside {
      * @param strength how near, 0 to 1
      */
     Tone matched(String giver, Treatment given, String taker, Treatment taken, double strength);
+
+    /**
+     * The corners of the frame whose sides are the strongest edges near those of another one, in what lies beneath.
+     *
+     * @param but     elements that are not looked at, nor what lies in front of them
+     * @param corners mm on the sheet, in turn
+     * @return empty where there are no clear edges
+     */
+    Optional<List<Point>> edges(Sheet sheet, List<String> but, List<Point> corners);
 
     /** Where a picture stands, as its pixels tell, without that background; empty where it covers its whole box. */
     Optional<Foot> foot(String picture, Optional<Cleared> cleared);

@@ -1,8 +1,13 @@
 package plainlantern.fitting;
 
+import java.util.List;
 import plainlantern.asking.Unit;
+import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
+import plainlantern.geometry.Path;
+import plainlantern.geometry.Point;
 import plainlantern.geometry.Polygons;
+import plainlantern.geometry.Projective;
 import plainlantern.sheet.Pose;
 
 /**
@@ -12,11 +17,15 @@ import plainlantern.sheet.Pose;
  * @param slack     how far the picture can move on each side before an edge shows
  * @param bareShare bare area / area of the outline, 0 to 1
  * @param zoom      scale / scale that just covers, 1 just covers
- * @param ppi       effective pixels an inch, the lower of both axes
+ * @param ppi       effective pixels an inch, the lower of both axes; of a mounted picture where it is lowest
  * @param stretch   scale across / scale down, 1 is true
+ * @param before    whether all of the form lies before the horizon of the plane that the picture is mounted in
  */
-public record Coverage(boolean covered, Slack slack, double bareShare, double zoom, double ppi, double stretch) {
+public record Coverage(boolean covered, Slack slack, double bareShare, double zoom, double ppi, double stretch, boolean before) {
     private static final double TOLERANCE = 1e-6;
+    /** Places along each side where a mounted picture is measured. */
+    private static final int ALONG = 8;
+    private static final int MANY = 40;
 
     /**
      * All along the picture's own axes, mm.
@@ -64,14 +73,39 @@ public record Coverage(boolean covered, Slack slack, double bareShare, double zo
         double top = reach.y() - lie.y();
         double right = lie.right() - reach.right();
         double bottom = lie.bottom() - reach.bottom();
-        boolean covered = Math.min(Math.min(left, right), Math.min(top, bottom)) >= -TOLERANCE;
+        boolean before = sitting.seen().map(Sitting.Seen::before).orElse(true);
+        boolean covered = before && Math.min(Math.min(left, right), Math.min(top, bottom)) >= -TOLERANCE;
         double bare = covered ? 0 : bareShare(sitting, placement);
-        double ppi = Unit.MM_PER_INCH / Math.max(placement.scaleX(), placement.scaleY());
+        double ppi = Unit.MM_PER_INCH / (sitting.seen().isPresent() ? coarsest(sitting, placement)
+                : Math.max(placement.scaleX(), placement.scaleY()));
         return new Coverage(covered, new Slack(left, top, right, bottom), bare, Sitting.zoom(reach, lie), ppi,
-                placement.scaleX() / placement.scaleY());
+                placement.scaleX() / placement.scaleY(), before);
+    }
+
+    /** The most mm that a pixel of a mounted picture takes in any direction, anywhere in the form: nearest to who looks, at an edge. */
+    private static double coarsest(Sitting sitting, Pose placement) {
+        Projective map = sitting.seen().orElseThrow().map().after(placement.toPanel(sitting.width(), sitting.height()));
+        Affine back = placement.toPanel(sitting.width(), sitting.height()).inverse();
+        double most = 0;
+        for (List<Point> ring : sitting.outline().flattened(1)) {
+            int along = ring.size() > MANY ? 1 : ALONG;
+            for (int i = 0; i < ring.size(); i++) {
+                Point from = ring.get(i);
+                Point step = ring.get((i + 1) % ring.size()).minus(from);
+                for (int k = 0; k < along; k++) {
+                    most = Math.max(most, map.local(back.apply(from.plus(step.times((double) k / along)))).greatest());
+                }
+            }
+        }
+        return most;
     }
 
     private static double bareShare(Sitting sitting, Pose placement) {
+        if (sitting.seen().isPresent()) {
+            Path form = sitting.seen().get().form();
+            Path seen = sitting.seen().get().map().mapped(sitting.frame(placement));
+            return seen.empty() ? 1 : Math.max(0, 1 - Polygons.sharedArea(form, seen) / Polygons.area(form));
+        }
         return Math.max(0, 1 - Polygons.sharedArea(sitting.outline(), sitting.frame(placement)) / Polygons.area(sitting.outline()));
     }
 }

@@ -43,8 +43,7 @@ public enum PanelState {
     public static Optional<Path> bare(Sheet sheet, Holder holder) {
         Optional<Path> left = Optional.of(holder.ownPath());
         for (Shown shown : pictures(sheet, holder)) {
-            Path frame = Sitting.of(holder, shown.picture()).frame(shown.pose());
-            left = left.flatMap(path -> Algebra.difference(path, frame));
+            left = left.flatMap(path -> Algebra.difference(path, shown.edges()));
         }
         return left;
     }
@@ -60,6 +59,6 @@ public enum PanelState {
     }
 
     private static Coverage coverage(Holder holder, Shown shown) {
-        return Coverage.of(Sitting.of(holder, shown.picture()), shown.pose());
+        return Coverage.of(Sitting.of(holder, shown), shown.pose());
     }
 }

@@ -1,5 +1,6 @@
 package plainlantern.fitting;
 
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
@@ -11,6 +12,8 @@ import plainlantern.sheet.Fit;
 import plainlantern.sheet.Flat;
 import plainlantern.sheet.Holder;
 import plainlantern.sheet.Picture;
+import plainlantern.sheet.PictureLayer;
+import plainlantern.sheet.Plane;
 import plainlantern.sheet.Pose;
 import plainlantern.sheet.Seat;
 import plainlantern.sheet.Sheet;
@@ -29,23 +32,26 @@ public final class Refit {
         double down = after.seat().height() / before.seat().height();
         return changingWords(after, w -> w.at(new Point(w.centre().x() * across, w.centre().y() * down), w.turn())).changingOwn(own -> {
             Picture picture = sheet.picture(sheet.pictureOf(own));
-            Sitting was = Sitting.of(before, picture);
-            Sitting is = Sitting.of(after, picture);
+            Optional<Plane> plane = own.plane().map(p -> p.mapped(Affine.scale(across, down)));
+            Sitting was = Sitting.of(before, picture, own.plane());
+            Sitting is = Sitting.of(after, picture, plane);
             Flat flat = own.flat();
             Pose old = flat.pose();
             if (flat.fit() != Fit.FREE) {
-                return own.lying(flat.settled(flat.fit(), is.fitted(flat.fit(), old.turn(), old.mirrored(), sheet.ppi())));
+                return own.mounted(plane)
+                        .lying(flat.settled(flat.fit(), is.fitted(flat.fit(), old.turn(), old.mirrored(), sheet.ppi())));
             }
-            Point centre = new Point(old.centre().x() * across, old.centre().y() * down);
             double factor = is.coverScale(old.turn()) / was.coverScale(old.turn());
-            return own.lying(flat.settled(Fit.FREE, hold(flat, is, old.scaled(factor).at(centre))));
+            Point centre = plane.isPresent() ? old.centre().times(Math.sqrt(across * down))
+                    : new Point(old.centre().x() * across, old.centre().y() * down);
+            return own.mounted(plane).lying(flat.settled(Fit.FREE, hold(flat, is, old.scaled(factor).at(centre))));
         });
     }
 
     /** {@code after}, whose form alone differs: placements stay, and are covered again where held and needed. */
     public static Holder reformed(Sheet sheet, Holder after) {
         return after.changingOwn(own -> {
-            Sitting is = Sitting.of(after, sheet.picture(sheet.pictureOf(own)));
+            Sitting is = Sitting.of(after, sheet.picture(sheet.pictureOf(own)), own.plane());
             Flat flat = own.flat();
             if (flat.fit() == Fit.CONTAIN || flat.fit() == Fit.ACTUAL) return own;
             return own.lying(flat.settled(flat.fit(), hold(flat, is, flat.pose())));
@@ -56,6 +62,7 @@ public final class Refit {
     public static Holder flipped(Holder panel) {
         Seat seat = panel.seat();
         return panel.withSeat(new Seat(seat.centre(), seat.width(), seat.height(), seat.turn(), !seat.mirrored())).changingOwn(own -> {
+            if (own.plane().isPresent()) return own.mounted(own.plane().map(plane -> plane.mapped(Affine.scale(-1, 1))));
             Pose p = own.flat().pose();
             Point centre = new Point(-p.centre().x(), p.centre().y());
             return own.lying(own.flat().settled(own.flat().fit(), new Pose(centre, p.scaleX(), p.scaleY(), -p.turn(), !p.mirrored())));
@@ -69,7 +76,12 @@ public final class Refit {
     public static Holder inPlace(Sheet sheet, Holder before, Holder after) {
         Affine map = after.seat().toSheet().inverse().after(before.seat().toSheet());
         double turn = (before.seat().turn() - after.seat().turn()) * (before.seat().mirrored() ? -1 : 1);
-        return changingWords(Vistas.inPlace(before, after), w -> w.at(map.apply(w.centre()), w.turn() + turn)).changingOwn(own -> {
+        return changingWords(Vistas.inPlace(sheet, before, after), w -> w.at(map.apply(w.centre()), w.turn() + turn)).changingOwn(own -> {
+            if (own.plane().isPresent()) {
+                PictureLayer there = own.mounted(own.plane().map(plane -> plane.mapped(map)));
+                Sitting is = Sitting.of(after, sheet.picture(sheet.pictureOf(own)), there.plane());
+                return there.lying(own.flat().settled(Fit.FREE, hold(own.flat(), is, own.flat().pose())));
+            }
             Pose old = own.flat().pose();
             Pose moved = new Pose(map.apply(old.centre()), old.scaleX(), old.scaleY(), old.turn() + turn, old.mirrored());
             Sitting is = Sitting.of(after, sheet.picture(sheet.pictureOf(own)));

@@ -1,12 +1,15 @@
 package plainlantern.fitting;
 
+import java.util.Optional;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
+import plainlantern.geometry.Projective;
 import plainlantern.sheet.Fit;
 import plainlantern.sheet.Holder;
 import plainlantern.sheet.Picture;
+import plainlantern.sheet.Plane;
 import plainlantern.sheet.Pose;
 
 /**
@@ -14,13 +17,64 @@ import plainlantern.sheet.Pose;
  * outline's extent along the picture's own two axes; that extent is called <em>reach</em> here, and every question
  * below is answered from it.
  *
- * @param outline the panel's form in its own frame, mm
+ * @param outline the panel's form in its own frame, mm; of a mounted picture as it is seen from the front of the picture's plane, and all
+ *                that is told of lying and turning is told in that plane
  * @param width   the picture's pixels across, upright
  * @param height  the picture's pixels down, upright
+ * @param seen    how a mounted one is seen
  */
-public record Sitting(Path outline, int width, int height) {
+public record Sitting(Path outline, int width, int height, Optional<Seen> seen) {
+    /**
+     * How a plane is seen.
+     *
+     * @param map  from the plane to where it is seen
+     * @param form what it is seen through, there; what of it does not lie before the plane's horizon is no part of the outline, and bare
+     */
+    public record Seen(Projective map, Path form) {
+        Path front() {
+            Path outline = map.inverse().mapped(form);
+            return outline.empty() ? NOTHING : outline;
+        }
+
+        /** Whether all of the form lies before the plane's horizon. */
+        public boolean before() {
+            return map.inverse().sees(form);
+        }
+    }
+
+    /** Of a form that lies behind the horizon altogether. */
+    private static final Path NOTHING = Path.box(Box.around(Point.ORIGIN, 1, 1));
+
+    /** A picture that lies flat. */
+    public Sitting(Path outline, int width, int height) {
+        this(outline, width, height, Optional.empty());
+    }
+
+    /** A picture flat in a panel. */
     public static Sitting of(Holder panel, Picture picture) {
         return new Sitting(panel.ownPath(), picture.width(), picture.height());
+    }
+
+    /** A picture in a panel, mounted in a plane or in none. */
+    public static Sitting of(Holder panel, Picture picture, Optional<Plane> plane) {
+        return of(panel.ownPath(), picture, plane.map(Plane::map));
+    }
+
+    /** A picture of the panel's own as it is shown in it. */
+    public static Sitting of(Holder panel, Shown shown) {
+        return of(panel, shown.picture(), shown.plane());
+    }
+
+    /** A picture before a form that is seen so. */
+    static Sitting of(Path form, Picture picture, Optional<Projective> seen) {
+        if (seen.isEmpty()) return new Sitting(form, picture.width(), picture.height());
+        Seen through = new Seen(seen.get(), form);
+        return new Sitting(through.front(), picture.width(), picture.height(), Optional.of(through));
+    }
+
+    /** About what a picture turns and is zoomed: the panel's middle, or of a whole vista the middle of all its panels. */
+    public Point pivot(boolean whole) {
+        return whole ? middle() : seen.map(plane -> plane.map().inverse().apply(Point.ORIGIN)).orElse(Point.ORIGIN);
     }
 
     /** The middle of the outline's box: of a panel's own form that is the panel's middle. */

@@ -19,6 +19,7 @@ import plainlantern.sheet.Look;
 import plainlantern.sheet.Nudge;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.PictureLayer;
+import plainlantern.sheet.Plane;
 import plainlantern.sheet.Pose;
 import plainlantern.sheet.Seat;
 import plainlantern.sheet.Sheet;
@@ -40,17 +41,19 @@ public final class Vistas {
         Box box = Box.union(elements.stream().map(Element::boundsOnSheet).toList());
         double scale = Math.max(box.width() / picture.width(), box.height() / picture.height());
         Frame frame = new Frame(box.centre(), picture.width() * scale, picture.height() * scale, 0, false);
-        return new Vista(id, picture.id(), frame, true, picture.treatment());
+        return new Vista(id, picture.id(), frame, true, picture.treatment(), Optional.empty());
     }
 
     /** A new vista of a panel's own picture, lying where it lies there; a stretched one is as wide as it was. */
     public static Vista lying(String id, Sheet sheet, Holder panel, PictureLayer own) {
         Shown shown = shown(sheet, panel, own);
         Picture picture = shown.picture();
-        Pose pose = pose(panel.seat().toSheet().after(shown.pose().toPanel(picture.width(), picture.height())), picture);
+        Affine lies = shown.pose().toPanel(picture.width(), picture.height());
+        Pose pose = pose(shown.plane().isPresent() ? lies : panel.seat().toSheet().after(lies), picture);
         Frame frame = new Frame(pose.centre(), picture.width() * pose.scaleX(), picture.height() * pose.scaleX(), pose.turn(),
                 pose.mirrored());
-        return new Vista(id, picture.id(), frame, shown.held(), shown.treatment());
+        return new Vista(id, picture.id(), frame, shown.held(), shown.treatment(),
+                shown.plane().map(plane -> plane.mapped(panel.seat().toSheet())));
     }
 
     /** The sheet with a new vista seen through those elements, in place of their frontmost pictures; its number is the next one. */
@@ -62,7 +65,7 @@ public final class Vistas {
         return before.with(next, before.lastId() + 1, vistas);
     }
 
-    /** How the picture lies on the sheet: it covers the vista's frame. */
+    /** How the picture lies on the sheet, or in the plane it is mounted in: it covers the vista's frame. */
     public static Pose pose(Vista vista, Picture picture) {
         double scale = Math.max(vista.width() / picture.width(), vista.height() / picture.height());
         return new Pose(vista.centre(), scale, scale, vista.turn(), vista.mirrored());
@@ -71,7 +74,7 @@ public final class Vistas {
     /** A vista told as a picture that lies on the sheet. */
     public static Shown shown(Sheet sheet, Vista vista) {
         Picture picture = sheet.picture(vista.picture());
-        return new Shown(picture, new Flat(Fit.FREE, pose(vista, picture), vista.held()), vista.treatment(), Look.PLAIN);
+        return new Shown(picture, new Flat(Fit.FREE, pose(vista, picture), vista.held()), vista.plane(), vista.treatment(), Look.PLAIN);
     }
 
     /** The vista whose picture lies so; its frame grows and shrinks with it. */
@@ -82,7 +85,7 @@ public final class Vistas {
         return vista.framed(frame, flat.held());
     }
 
-    /** From where the vista lies on the sheet to where the panel shows it: the identity unless the slice is nudged or carried. */
+    /** From where a vista that lies flat on the sheet is to where the panel shows it: the identity unless the slice is nudged or carried. */
     public static Affine through(Holder panel, PictureLayer slice) {
         return panel.seat().toSheet().after(slice.nudge().map()).after(home(panel, slice).toSheet().inverse());
     }
@@ -95,11 +98,30 @@ public final class Vistas {
         return sheet.vista(slice.slice().orElseThrow().vista());
     }
 
-    /** From the vista's pixels to the panel's frame, before the nudge. */
+    /** From the vista's pixels to the panel's frame, or to the plane it is mounted in, before the nudge. */
     private static Affine base(Sheet sheet, Holder panel, PictureLayer slice) {
         Vista vista = vista(sheet, slice);
         Picture picture = sheet.picture(vista.picture());
-        return home(panel, slice).toSheet().inverse().after(pose(vista, picture).toPanel(picture.width(), picture.height()));
+        Affine lies = pose(vista, picture).toPanel(picture.width(), picture.height());
+        return vista.plane().isPresent() ? lies : home(panel, slice).toSheet().inverse().after(lies);
+    }
+
+    /** What a slice's vista is mounted in, as its panel sees it. */
+    private static Optional<Plane> plane(Sheet sheet, Holder panel, PictureLayer slice) {
+        return vista(sheet, slice).plane().map(plane -> plane.mapped(home(panel, slice).toSheet().inverse()));
+    }
+
+    /** A nudge in the frame in which the slice's vista lies, where it turns about the panel's middle. */
+    private static Affine nudging(Optional<Plane> plane, Nudge nudge) {
+        if (plane.isEmpty()) return nudge.map();
+        Point about = plane.get().map().inverse().apply(Point.ORIGIN);
+        return Affine.move(about).after(nudge.map()).after(Affine.move(about.times(-1)));
+    }
+
+    private static Nudge nudge(Optional<Plane> plane, Affine map) {
+        if (plane.isEmpty()) return Nudge.of(map);
+        Point about = plane.get().map().inverse().apply(Point.ORIGIN);
+        return Nudge.of(Affine.move(about.times(-1)).after(map).after(Affine.move(about)));
     }
 
     /** As {@link #shown(Sheet, Holder, int)}, of the frontmost picture. */
@@ -114,17 +136,19 @@ public final class Vistas {
 
     /** One of a panel's pictures as it lies in it. */
     public static Shown shown(Sheet sheet, Holder panel, PictureLayer layer) {
-        if (layer.own().isPresent()) return new Shown(sheet.picture(layer.own().get().picture()), layer.flat(),
+        if (layer.own().isPresent()) return new Shown(sheet.picture(layer.own().get().picture()), layer.flat(), layer.plane(),
                 layer.treatment(), layer.look());
+        Optional<Plane> plane = plane(sheet, panel, layer);
         Vista vista = vista(sheet, layer);
         Picture picture = sheet.picture(vista.picture());
-        Pose pose = pose(layer.nudge().map().after(base(sheet, panel, layer)), picture);
-        return new Shown(picture, new Flat(Fit.FREE, pose, vista.held()), vista.treatment().slice(layer.treatment().tone()), layer.look());
+        Pose pose = pose(nudging(plane, layer.nudge()).after(base(sheet, panel, layer)), picture);
+        return new Shown(picture, new Flat(Fit.FREE, pose, vista.held()), plane, vista.treatment().slice(layer.treatment().tone()), layer.look());
     }
 
     /** What is shown as a picture of the panel's own. */
     public static PictureLayer owned(Shown shown, Flat flat) {
-        return new PictureLayer(new Source.Own(shown.picture().id()), flat, shown.treatment().alone(), shown.look());
+        return new PictureLayer(new Source.Own(shown.picture().id()), flat, shown.treatment().alone(), shown.look())
+                .mounted(shown.plane());
     }
 
     /** The pose that a similarity from pixels to a frame is. */
@@ -137,7 +161,7 @@ public final class Vistas {
 
     /** A panel's form in front of its slice. */
     public static Sitting sitting(Sheet sheet, Holder panel) {
-        return Sitting.of(panel, sheet.picture(vista(sheet, panel.sliced().orElseThrow()).picture()));
+        return Sitting.of(panel, shown(sheet, panel, panel.sliced().orElseThrow()));
     }
 
     /**
@@ -147,10 +171,18 @@ public final class Vistas {
     public static Sitting sitting(Sheet sheet, Vista vista) {
         Picture picture = sheet.picture(vista.picture());
         List<Path.Segment> forms = new ArrayList<>();
+        List<Path.Segment> seen = new ArrayList<>();
         for (Holder member : sheet.members(vista.id())) {
-            forms.addAll(member.pathOnSheet().mapped(through(member, member.sliced().orElseThrow()).inverse()).segments());
+            PictureLayer slice = member.sliced().orElseThrow();
+            if (vista.plane().isEmpty()) forms.addAll(member.pathOnSheet().mapped(through(member, slice).inverse()).segments());
+            else {
+                Optional<Plane> plane = plane(sheet, member, slice);
+                Sitting own = Sitting.of(member, picture, plane);
+                forms.addAll(own.outline().mapped(nudging(plane, slice.nudge()).inverse()).segments());
+                seen.addAll(member.pathOnSheet().segments());
+            }
         }
-        return new Sitting(new Path(forms), picture.width(), picture.height());
+        return new Sitting(new Path(forms), picture.width(), picture.height(), vista.plane().map(plane -> new Sitting.Seen(plane.map(), new Path(seen))));
     }
 
     /** The panel with its slice nudged so that it lies as {@code wanted} says; throws {@link BadInput} for a mirrored or stretched one. */
@@ -159,7 +191,7 @@ public final class Vistas {
             Picture picture = sheet.picture(vista(sheet, slice).picture());
             Affine map = wanted.toPanel(picture.width(), picture.height()).after(base(sheet, panel, slice).inverse());
             BadInput.unless(map.determinant() > 0, "mirror", NO_MIRROR);
-            return slice.nudged(Nudge.of(map));
+            return slice.nudged(nudge(plane(sheet, panel, slice), map));
         });
     }
 
@@ -183,12 +215,15 @@ public final class Vistas {
     }
 
     /** {@code after}, whose seat differs from {@code before}'s by a move and a turn, with its slice where it was on the sheet. */
-    static Holder inPlace(Holder before, Holder after) {
+    static Holder inPlace(Sheet sheet, Holder before, Holder after) {
         Seat is = after.seat();
         Seat was = before.seat();
         Affine step = is.toSheet().inverse().after(was.toSheet());
         return after.changingSlices(slice -> {
-            Nudge nudge = slice.nudge().equals(Nudge.NONE) ? Nudge.NONE
+            Optional<Plane> plane = plane(sheet, before, slice);
+            Optional<Plane> now = plane.map(p -> p.mapped(step));
+            Nudge nudge = slice.nudge().equals(Nudge.NONE) ? Nudge.NONE : plane.isPresent()
+                    ? nudge(now, nudging(plane, slice.nudge())).as(slice.nudge().loosened())
                     : Nudge.of(step.after(slice.nudge().map()).after(step.inverse())).as(slice.nudge().loosened());
             Optional<Seat> home = slice.slice().orElseThrow().home()
                     .map(seat -> seat.at(seat.toSheet().apply(step.inverse().apply(Point.ORIGIN)))

@@ -65,6 +65,18 @@ public record Affine(double a, double b, double c, double d, double e, double f)
         return new Affine(d / det, -b / det, -c / det, a / det, (c * f - d * e) / det, (b * e - a * f) / det);
     }
 
+    /** How long the longest unit step becomes: the greater singular value. */
+    public double greatest() {
+        double sum = a * a + b * b + c * c + d * d;
+        double det = determinant();
+        return Math.sqrt((sum + Math.sqrt(Math.max(0, sum * sum - 4 * det * det))) / 2);
+    }
+
+    /** How long the shortest unit step becomes: the lesser singular value. */
+    public double least() {
+        return Math.abs(determinant()) / greatest();
+    }
+
     /** How long a unit step along x becomes. */
     public double xScale() {
         return Math.hypot(a, b);

@@ -32,6 +32,14 @@ public final class Polygons {
         return geometry(path).getArea();
     }
 
+    /** The corners of the smallest convex form around it, in turn. */
+    public static List<Point> hull(Path path) {
+        Coordinate[] ring = geometry(path).convexHull().getCoordinates();
+        List<Point> out = new ArrayList<>();
+        for (int i = 0; i + 1 < ring.length; i++) out.add(new Point(ring[i].x, ring[i].y));
+        return out;
+    }
+
     /** The area that both cover, mm². */
     public static double sharedArea(Path one, Path other) {
         return both(geometry(one), geometry(other)).getArea();

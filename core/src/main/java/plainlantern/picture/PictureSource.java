@@ -26,12 +26,13 @@ public interface PictureSource {
     /**
      * Finished pixels of a treated picture where it is seen.
      *
-     * @param width  the picture's own pixels across, upright
+     * @param width  the picture's own pixels across, upright; of one drawn in perspective those of its box
      * @param height likewise
      * @param map    from those pixels to the output's
      * @param wanted the part of the output that is wanted
      */
     default Tile onto(Treated what, int width, int height, Affine map, Box wanted) {
+        if (what.warp().isPresent()) return Perspective.onto(this, what, Affine.scale(1.0 / width, 1.0 / height).after(map.inverse()), wanted);
         BufferedImage image = image(what.picture(), Math.max(map.xScale(), map.yScale()));
         Affine toPixels = map.after(Affine.scale((double) width / image.getWidth(), (double) height / image.getHeight()));
         if (what.untouched()) return Resample.onto(image, toPixels, wanted);
@@ -47,9 +48,20 @@ public interface PictureSource {
      * {@code height} the picture's own.
      */
     default BufferedImage sized(Treated what, double share, int width, int height, int[] size) {
+        if (what.warp().isPresent()) {
+            Affine map = Affine.scale((double) size[0] / width, (double) size[1] / height);
+            return onto(what, width, height, map, new Box(0, 0, size[0], size[1])).image(clear(what)
+                    ? BufferedImage.TYPE_4BYTE_ABGR : BufferedImage.TYPE_3BYTE_BGR);
+        }
         BufferedImage image = image(what.picture(), share);
         return Treating.treated(what, size[0] < image.getWidth() ? Resample.toSize(image, size[0], size[1]) : image,
                 new WholePicture(this, image, width, height));
+    }
+
+    /** Whether a picture drawn in perspective can be seen through. */
+    private boolean clear(Treated what) {
+        return what.warp().orElseThrow().open() || what.cleared().isPresent()
+                || image(what.picture(), 0.01).getColorModel().hasAlpha();
     }
 
     /** The table of colours from the file with that id, where it is at hand. */

@@ -40,6 +40,7 @@ public final class Resample {
      */
     public static Tile onto(BufferedImage image, Affine map, Box wanted) {
         Tile clear = Tile.over(wanted);
+        if (map.equals(Affine.move(Math.rint(map.e()), Math.rint(map.f())))) return moved(image, (int) map.e(), (int) map.f(), clear);
         double slant = 1e-9 * (Math.abs(map.a()) + Math.abs(map.b()));
         if (Math.abs(map.b()) <= slant && Math.abs(map.c()) <= slant) {
             return straight(image, map, clear);
@@ -55,6 +56,28 @@ public final class Resample {
     public static BufferedImage toSize(BufferedImage image, int width, int height) {
         Affine map = Affine.scale((double) width / image.getWidth(), (double) height / image.getHeight());
         return onto(image, map, new Box(0, 0, width, height)).image(image.getType());
+    }
+
+    /** The very pixels, moved by whole ones; beyond the edges those at the edges. */
+    private static Tile moved(BufferedImage image, int across, int down, Tile tile) {
+        byte[] data = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
+        int bands = image.getRaster().getNumBands();
+        IntStream.range(0, tile.height()).parallel().forEach(row -> {
+            int from = Math.max(0, Math.min(image.getHeight() - 1, tile.y() + row - down)) * image.getWidth();
+            for (int x = 0; x < tile.width(); x++) {
+                int at = (from + Math.max(0, Math.min(image.getWidth() - 1, tile.x() + x - across))) * bands;
+                int alpha = bands == 3 ? 255 : data[at++] & 0xFF;
+                int pixel = (data[at + 2] & 0xFF) << 16 | (data[at + 1] & 0xFF) << 8 | data[at] & 0xFF;
+                tile.argb()[row * tile.width() + x] = alpha == 255 ? 0xFF000000 | pixel : multiplied(pixel, alpha);
+            }
+        });
+        return tile;
+    }
+
+    private static int multiplied(int pixel, int alpha) {
+        int out = alpha << 24;
+        for (int shift = 0; shift < 24; shift += 8) out |= ((pixel >> shift & 0xFF) * alpha + 127) / 255 << shift;
+        return out;
     }
 
     private static Tile straight(BufferedImage image, Affine map, Tile tile) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import plainlantern.arranging.Shapes;
 import plainlantern.asking.Typed;
 import plainlantern.asking.Unit;
@@ -15,6 +16,7 @@ import plainlantern.fitting.Sitting;
 import plainlantern.fitting.Vistas;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
+import plainlantern.geometry.Projective;
 import plainlantern.outline.Grip;
 import plainlantern.outline.Letters;
 import plainlantern.outline.PathData;
@@ -155,11 +157,12 @@ public final class BoardPainter {
 
     private static Map<String, Object> picture(Sheet sheet, Holder panel, PictureLayer layer) {
         Shown shown = Vistas.shown(sheet, panel, layer);
-        Map<String, Object> numbers = sitting(Sitting.of(panel, shown.picture()), shown.pose(), shown.held());
+        Map<String, Object> numbers = sitting(Sitting.of(panel, shown), shown.pose(), shown.held());
+        shown.plane().ifPresent(plane -> numbers.put("plane", plane));
         shown.picture().focal().ifPresent(focal -> numbers.put("focal", focal));
         layer.slice().ifPresent(slice -> {
             numbers.put("vista", slice.vista());
-            numbers.put("through", Vistas.through(panel, layer));
+            if (shown.plane().isEmpty()) numbers.put("through", Vistas.through(panel, layer));
             if (slice.carried()) numbers.put("carried", true);
         });
         return numbers;
@@ -170,6 +173,7 @@ public final class BoardPainter {
         Picture picture = sheet.picture(vista.picture());
         Map<String, Object> numbers = sitting(Vistas.sitting(sheet, vista), Vistas.pose(vista, picture), vista.held());
         numbers.put("id", vista.id());
+        vista.plane().ifPresent(plane -> numbers.put("plane", plane));
         picture.focal().ifPresent(focal -> numbers.put("focal", focal));
         numbers.put("middle", Vistas.sitting(sheet, vista).middle());
         return numbers;
@@ -182,6 +186,12 @@ public final class BoardPainter {
         numbers.put("height", sitting.height());
         numbers.put("placement", placement);
         numbers.put("held", held);
+        sitting.seen().ifPresent(seen -> {
+            // Shares of the whole, row by row: across, down, depth.
+            Projective map = seen.map().normal();
+            numbers.put("seen", Stream.of(map.across(), map.down(), map.depth()).map(r -> new double[] {r.x(), r.y(), r.one()}).toList());
+            numbers.put("pivot", sitting.pivot(false));
+        });
         numbers.put("zoom", coverage.zoom());
         numbers.put("ppi", coverage.ppi());
         Box reach = sitting.reach(placement.turn());

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import plainlantern.asking.Unit;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
@@ -12,6 +13,7 @@ import plainlantern.scene.Page;
 import plainlantern.scene.Scene.Item;
 import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.scene.Scene;
+import plainlantern.sheet.Warp;
 
 /**
  * How many bytes of memory a painting takes at most, before it is begun: its page, the elements that are painted at once, and the pictures
@@ -112,7 +114,7 @@ public final class Cost {
             if (reach.right() < 0 || reach.bottom() < 0 || reach.x() > size[0] || reach.y() > size[1]) continue;
             for (PaintedPicture picture : item.pictures()) {
                 Affine map = toPixels.after(picture.pixelsToSheet());
-                double share = Math.max(map.xScale(), map.yScale());
+                double share = picture.treated().warp().isPresent() ? 1 : Math.max(map.xScale(), map.yScale());
                 held.merge(picture.treated().picture(), pictures.held(picture, share), Math::max);
                 long read = pictures.reading(picture, share) + treating(picture, share);
                 reading.add(read);
@@ -123,8 +125,10 @@ public final class Cost {
         return Math.min(all + dearest(passing), pictures.mostHeld() + dearest(reading));
     }
 
-    /** Of a picture that is treated on its way: its pixels as they are treated, and as they come out. */
+    /** Of a picture that is treated on its way: its pixels as they are treated, and as they come out; in perspective all of it. */
     private static long treating(PaintedPicture picture, double share) {
+        Optional<Warp> warp = picture.treated().warp();
+        if (warp.isPresent()) return (long) warp.get().width() * warp.get().height() * TREATED;
         double sized = Math.min(1, share);
         return picture.treated().untouched() ? 0 : (long) (picture.width() * sized * picture.height() * sized * TREATED);
     }

@@ -28,6 +28,7 @@ import plainlantern.sheet.Rim;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Stop;
 import plainlantern.sheet.Treated;
+import plainlantern.sheet.Warp;
 import plainlantern.sheet.Wash;
 import plainlantern.sheet.Words;
 
@@ -211,7 +212,7 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
      * A picture whose pixels are painted.
      *
      * @param treated what is seen of it
-     * @param width   its own pixels across, upright
+     * @param width   its own pixels across, upright; of one drawn in perspective those of the box that it is drawn into
      * @param height  likewise
      * @param foot    where it stands, for one that can be seen through in places
      */
@@ -222,7 +223,7 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
 
         /** Whether nothing can be seen through it. */
         public boolean opaque() {
-            return foot.isEmpty() && treated.cleared().isEmpty();
+            return foot.isEmpty() && treated.cleared().isEmpty() && treated.warp().filter(Warp::open).isEmpty();
         }
     }
 
@@ -238,8 +239,8 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
 
         /** The same before its tones. */
         public PaintedPicture toneless() {
-            Treated before = new Treated(treated().picture(), treated().cleared(), List.of());
-            return new PaintedPicture(at, new Pixels(before, width(), height(), pixels.foot()), pixelsToSheet, covers, blur, look);
+            return new PaintedPicture(at, new Pixels(treated().toneless(), width(), height(), pixels.foot()), pixelsToSheet, covers, blur,
+                    look);
         }
 
         public int width() {
@@ -409,6 +410,7 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
             @Override
             public Layer picture(PictureLayer layer) {
                 Shown shown = Vistas.shown(sheet, holder, layer);
+                if (shown.plane().isPresent()) return mounted(sheet, holder, at, layer);
                 Picture picture = shown.picture();
                 Affine pixelsToSheet = holder.seat().toSheet().after(shown.pose().toPanel(picture.width(), picture.height()));
                 boolean covers = Coverage.of(Sitting.of(holder, picture), shown.pose()).covered();
@@ -429,6 +431,23 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
                 return letters(holder, at, words);
             }
         });
+    }
+
+    private static PaintedPicture mounted(Sheet sheet, Holder holder, int at, PictureLayer layer) {
+        Shown shown = Vistas.shown(sheet, holder, layer);
+        Picture picture = shown.picture();
+        Sitting sitting = Sitting.of(holder, shown);
+        boolean covers = Coverage.of(sitting, shown.pose()).covered();
+        Affine lies = shown.pose().toPanel(picture.width(), picture.height());
+        // Tones lie in the picture's own plane: of a vista before all its panels.
+        Supplier<Lying> own = () -> lying(lies, Affine.IDENTITY, sitting.outline().bounds());
+        Supplier<Lying> under = () -> layer.slice().map(slice -> lying(lies, Affine.IDENTITY,
+                Vistas.sitting(sheet, sheet.vista(slice.vista())).outline().bounds())).orElseGet(own);
+        Treated treated = Treated.of(picture.id(), shown.treatment(), under, own);
+        Path form = holder.ownPath();
+        Hanging hanging = Hanging.in(shown, shown.toPanel(), form, form.bounds(), covers);
+        Pixels pixels = new Pixels(treated.warped(Optional.of(hanging.warp())), hanging.warp().across(), hanging.warp().down(), picture.foot());
+        return new PaintedPicture(at, pixels, holder.seat().toSheet().after(hanging.map()), covers, 0, layer.look());
     }
 
     private static PaintedLetters letters(Holder panel, int at, Words words) {

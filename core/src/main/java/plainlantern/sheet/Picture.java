@@ -47,6 +47,6 @@ public record Picture(String id, String name, int width, int height, Optional<Fo
 
     /** What is painted of it on the shelf. */
     public Treated shown() {
-        return new Treated(id, treatment.cleared(), List.of());
+        return new Treated(id, treatment.cleared(), List.of(), Optional.empty());
     }
 }

@@ -9,7 +9,7 @@ import plainlantern.asking.BadInput;
  * A picture in a panel.
  *
  * @param source    where its pixels come from
- * @param placement where it lies: flat for a picture of the panel's own, nudged for a slice of a vista
+ * @param placement where it lies: flat or mounted for a picture of the panel's own, nudged for a slice of a vista
  * @param treatment what is done to its pixels; a slice's comes on top of its vista's and has nothing but a tone
  */
 @JsonTypeName("picture")
@@ -17,7 +17,7 @@ public record PictureLayer(Source source, Placement placement, Treatment treatme
     public PictureLayer {
         treatment = treatment == null ? Treatment.NONE : treatment;
         look = look == null ? Look.PLAIN : look;
-        BadInput.unless(source.own().isPresent() == placement.flat().isPresent(), "panels", "A picture lies flat, and a slice is nudged.");
+        BadInput.unless(source.own().isPresent() == placement.flat().isPresent(), "panels", "A picture lies flat or is mounted, and a slice is nudged.");
     }
 
     /** A picture of a panel's own. */
@@ -43,7 +43,7 @@ public record PictureLayer(Source source, Placement placement, Treatment treatme
         return own().map(own -> own.picture().equals(picture)).orElse(false);
     }
 
-    /** How it lies flat; throws where it is a slice. */
+    /** How it lies in its panel, or in the plane it is mounted in; throws where it is a slice. */
     public Flat flat() {
         return placement.flat().orElseThrow();
     }
@@ -53,9 +53,20 @@ public record PictureLayer(Source source, Placement placement, Treatment treatme
         return placement.nudge().orElseThrow();
     }
 
-    /** The same elsewhere in its panel. */
+    /** The same elsewhere in its panel, or in its plane. */
     public PictureLayer lying(Flat newFlat) {
-        return new PictureLayer(source, newFlat, treatment, look);
+        return new PictureLayer(source, placement.plane().<Placement>map(plane -> new Mounted(plane, newFlat)).orElse(newFlat), treatment,
+                look);
+    }
+
+    /** The plane that it is mounted in. */
+    public Optional<Plane> plane() {
+        return placement.plane();
+    }
+
+    /** The same mounted in a plane, or in none. */
+    public PictureLayer mounted(Optional<Plane> newPlane) {
+        return new PictureLayer(source, newPlane.<Placement>map(plane -> new Mounted(plane, flat())).orElseGet(this::flat), treatment, look);
     }
 
     /** The same nudged otherwise. */

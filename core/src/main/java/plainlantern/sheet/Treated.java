@@ -14,26 +14,28 @@ import plainlantern.asking.BadInput;
  * @param picture the picture's id
  * @param cleared the plain background that is taken out first
  * @param tones   then, one after the other; none of them plain
+ * @param warp    how it is drawn in perspective at last
  */
-public record Treated(String picture, Optional<Cleared> cleared, List<Toned> tones) {
+public record Treated(String picture, Optional<Cleared> cleared, List<Toned> tones, Optional<Warp> warp) {
     private static final int MOST = 2;
 
     public Treated {
         cleared = cleared == null ? Optional.empty() : cleared;
         tones = tones == null ? List.of() : List.copyOf(tones);
+        warp = warp == null ? Optional.empty() : warp;
         BadInput.unless(tones.size() <= MOST, "tones", "A picture has a tone of its own and one of its vista, no more.");
     }
 
     /** The picture as it is. */
     public static Treated plain(String picture) {
-        return new Treated(picture, Optional.empty(), List.of());
+        return new Treated(picture, Optional.empty(), List.of(), Optional.empty());
     }
 
     /** Treated so but for what depends on where it lies. */
     public static Treated anywhere(String picture, Treatment treatment) {
         List<Toned> tones = Stream.of(treatment.under(), treatment.tone()).map(tone -> new Toned(tone, Optional.empty()).anywhere())
                 .filter(toned -> !toned.tone().plain()).toList();
-        return new Treated(picture, treatment.cleared(), tones);
+        return new Treated(picture, treatment.cleared(), tones, Optional.empty());
     }
 
     /** Treated so where it lies: {@code under} is where its vista does, if it has one. */
@@ -41,7 +43,7 @@ public record Treated(String picture, Optional<Cleared> cleared, List<Toned> ton
         List<Toned> tones = new ArrayList<>();
         add(treatment.under(), under, tones);
         add(treatment.tone(), own, tones);
-        return new Treated(picture, treatment.cleared(), tones);
+        return new Treated(picture, treatment.cleared(), tones, Optional.empty());
     }
 
     private static void add(Tone tone, Supplier<Lying> lying, List<Toned> to) {
@@ -51,11 +53,21 @@ public record Treated(String picture, Optional<Cleared> cleared, List<Toned> ton
     /** The same with its tones changed; those that are plain then are gone. */
     public Treated toning(UnaryOperator<Tone> change) {
         return new Treated(picture, cleared, tones.stream().map(toned -> new Toned(change.apply(toned.tone()), toned.lying()))
-                .filter(toned -> !toned.tone().plain()).toList());
+                .filter(toned -> !toned.tone().plain()).toList(), warp);
+    }
+
+    /** The same drawn in perspective, or not. */
+    public Treated warped(Optional<Warp> newWarp) {
+        return new Treated(picture, cleared, tones, newWarp);
+    }
+
+    /** The same before its tones. */
+    public Treated toneless() {
+        return new Treated(picture, cleared, List.of(), warp);
     }
 
     /** Whether pixels stay as they are. */
     public boolean untouched() {
-        return cleared.isEmpty() && tones.isEmpty();
+        return cleared.isEmpty() && tones.isEmpty() && warp.isEmpty();
     }
 }

@@ -1,5 +1,6 @@
 package plainlantern.sheet;
 
+import java.util.Optional;
 import plainlantern.geometry.Point;
 
 /**
@@ -9,12 +10,14 @@ import plainlantern.geometry.Point;
  * @param picture   the picture's id
  * @param held      whether moves and zooms stop before an edge shows in any of its panels
  * @param treatment what is done to its pixels
+ * @param plane     on the sheet: the plane seen at an angle that it is mounted in; the frame lies in that
  */
-public record Vista(String id, String picture, Frame frame, boolean held, Treatment treatment) {
+public record Vista(String id, String picture, Frame frame, boolean held, Treatment treatment, Optional<Plane> plane) {
     public Vista {
         Ids.checked(id);
         Ids.picture(picture);
         treatment = treatment == null ? Treatment.NONE : treatment;
+        plane = plane == null ? Optional.empty() : plane;
     }
 
     public Point centre() {
@@ -39,14 +42,19 @@ public record Vista(String id, String picture, Frame frame, boolean held, Treatm
 
     /** The same with another picture in the same frame. */
     public Vista showing(Picture newPicture) {
-        return new Vista(id, newPicture.id(), frame, held, newPicture.treatment().inPlaceOf(treatment));
+        return new Vista(id, newPicture.id(), frame, held, newPicture.treatment().inPlaceOf(treatment), plane);
     }
 
     public Vista framed(Frame newFrame, boolean newHeld) {
-        return new Vista(id, picture, newFrame, newHeld, treatment);
+        return new Vista(id, picture, newFrame, newHeld, treatment, plane);
+    }
+
+    /** The same mounted in a plane, or in none, with a frame in that. */
+    public Vista mounted(Optional<Plane> newPlane, Frame newFrame) {
+        return new Vista(id, picture, newFrame, held, treatment, newPlane);
     }
 
     public Vista treated(Treatment newTreatment) {
-        return new Vista(id, picture, frame, held, newTreatment);
+        return new Vista(id, picture, frame, held, newTreatment, plane);
     }
 }

@@ -73,7 +73,7 @@ final class Surroundings {
         return RECENT.get(new About(seen, tone.balance(), tone.levels().pointwise(), near), () -> {
             Patch small = SMALL.get(seen, () -> {
                 Patch patch = whole.small(seen.side());
-                Treating.treat(new Treated(seen.picture(), seen.cleared(), seen.earlier()), patch, whole);
+                Treating.treat(new Treated(seen.picture(), seen.cleared(), seen.earlier(), Optional.empty()), patch, whole);
                 return patch;
             });
             int radius = (int) Math.max(1, Math.round((near ? NEAR : FAR) * Math.max(small.width(), small.height())));

@@ -58,6 +58,14 @@ class EveryEditTest {
         SAMPLES.put("add-point", "'panel':'p1','x':12,'y':9");
         SAMPLES.put("remove-point", "'panel':'p2','point':0");
         SAMPLES.put("set-point", "'panel':'p1','point':0,'across':'12 mm','becomes':'smooth'");
+        SAMPLES.put("mount", "'panels':['p1','p2','p3'],'whole':true");
+        SAMPLES.put("lay-flat", "'panels':['p1','p2','p3'],'whole':true");
+        SAMPLES.put("set-corner", "'panels':['p1','p2','p3'],'whole':true,'corner':1,'across':'110 mm','down':-4");
+        SAMPLES.put("set-proportions", "'panels':['p1','p2','p3'],'whole':true,'proportions':'3 : 2'");
+        SAMPLES.put("find-edges", "'panels':['p1','p2'],'whole':true,'layer':-1,'found':[{'panel':'p1','corners':[{'x':10,'y':10},{'x':90,"
+                + "'y':12},{'x':88,'y':70},{'x':11,'y':77}]}]");
+        SAMPLES.put("mount-here", "'picture':'" + Sheets.DAWN.id() + "','corners':[{'x':90,'y':12},{'x':10,'y':10},{'x':88,'y':70},"
+                + "{'x':11,'y':77}]");
         SAMPLES.put("align", "'panels':['p1','p2'],'line':'centre','to':'selection'");
         SAMPLES.put("back-vista", "'vista':'v90'");
         SAMPLES.put("set-shadow", "'panels':['p1','p2'],'inside':true,'distance':'2 mm','blur':'3 mm','spread':'-0.2 mm',"

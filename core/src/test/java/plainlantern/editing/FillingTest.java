@@ -56,7 +56,8 @@ class FillingTest {
     @Tried(150)
     void outAndInAgainNothingMoves(Chance chance) {
         Sheet sheet = Sheets.any(chance);
-        Panel panel = sheet.panels().stream().filter(p -> p.picture(-1).flatMap(PictureLayer::own).isPresent() && plain(p))
+        Panel panel = sheet.panels().stream().filter(p -> p.picture(-1).filter(layer -> layer.plane().isEmpty()).flatMap(PictureLayer::own)
+                .isPresent() && plain(p))
                 .findFirst().orElse(null);
         if (panel == null) return;
         Affine before = front(sheet, panel.id());

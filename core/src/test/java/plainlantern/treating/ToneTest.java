@@ -326,11 +326,11 @@ class ToneTest {
         PictureSource source = (id, share) -> picture;
         for (double scale : new double[] {0, 1e-300, 1e300}) {
             Lying lying = new Lying(Affine.scale(scale, scale), Affine.scale(scale, scale));
-            Treated treated = new Treated("dawn", Optional.empty(), List.of(new Toned(tone, Optional.of(lying))));
+            Treated treated = new Treated("dawn", Optional.empty(), List.of(new Toned(tone, Optional.of(lying))), Optional.empty());
             assertThat(source.sized(treated, 1, 30, 20, new int[] {30, 20}).getWidth()).isEqualTo(30);
         }
         List<Toned> many = List.of(new Toned(LIT, null), new Toned(LIT, null), new Toned(LIT, null));
-        assertThatThrownBy(() -> new Treated("dawn", Optional.empty(), many)).isInstanceOf(BadInput.class);
+        assertThatThrownBy(() -> new Treated("dawn", Optional.empty(), many, Optional.empty())).isInstanceOf(BadInput.class);
     }
 
     @Test
@@ -349,7 +349,7 @@ class ToneTest {
     private static Treated treated(Tone tone, int width, int height) {
         Affine shares = Affine.scale(1.0 / width, 1.0 / height);
         Lying lying = new Lying(Affine.scale(150, 100).after(shares), Affine.move(-1, -1).after(Affine.scale(2, 2)).after(shares));
-        return new Treated("dawn", Optional.empty(), List.of(new Toned(tone, Optional.of(lying))));
+        return new Treated("dawn", Optional.empty(), List.of(new Toned(tone, Optional.of(lying))), Optional.empty());
     }
 
     private static BufferedImage painted(Tone tone, BufferedImage picture, ColourMap map) {

@@ -33,7 +33,7 @@ function seating() {
 }
 
 const PICTURE = ["move-picture", "centre-picture", "zoom-picture", "turn-picture", "mirror-picture", "cover-again",
-    "hold-covered", "place-focal"];
+    "hold-covered", "place-focal", "mount", "lay-flat", "set-corner", "set-proportions", "find-edges"];
 
 function target(name) {
   if (name === "back-vista") return {};

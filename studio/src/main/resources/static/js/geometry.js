@@ -26,6 +26,20 @@ export function apply(matrix, x, y) {
   return { x: p.x, y: p.y };
 }
 
+/** A place through a projective map of three rows; null where it is not before the horizon. */
+export function seenAt([across, down, depth], { x, y }) {
+  const at = ([a, b, c]) => a * x + b * y + c;
+  return at(depth) > 0 ? { x: at(across) / at(depth), y: at(down) / at(depth) } : null;
+}
+
+/** The way back of a projective map. */
+export function unseen([a, b, c]) {
+  const cross = (p, q) => [p[1] * q[2] - p[2] * q[1], p[2] * q[0] - p[0] * q[2], p[0] * q[1] - p[1] * q[0]];
+  const columns = [cross(b, c), cross(c, a), cross(a, b)];
+  const det = a[0] * columns[0][0] + a[1] * columns[0][1] + a[2] * columns[0][2];
+  return [0, 1, 2].map((i) => columns.map((column) => column[i] / det));
+}
+
 /** A step on the sheet as a step in the panel's own frame. */
 export function inFrame(seat, dx, dy) {
   const m = seatMatrix(seat).inverse();

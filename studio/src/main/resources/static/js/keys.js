@@ -14,6 +14,7 @@ import { anyMarked, unmark, closerKey } from "./shelf.js";
 import { copy, paste, copyContent, pasteContent } from "./copies.js";
 import { knife } from "./cutting.js";
 import { pen, hand } from "./pen.js";
+import { mountHere } from "./mount.js";
 import { points } from "./points.js";
 import { release } from "./tools.js";
 import { drawn as isDrawn } from "./drawings.js";
@@ -66,7 +67,7 @@ const group = (together) => sheet.stage === "arrange" && sheet.selected.length &
 const PLAIN = {
   ",": () => step(-1), ".": () => step(1), d: duplicate, Delete: remove, Backspace: remove, "?": help, 0: fit,
   "+": () => zoomBy(1.25), "=": () => zoomBy(1.25), "-": () => zoomBy(0.8), Escape: () => unload() || clearMarks() || closePattern()
-      || release() || select([]), k: knife, n: pen, N: hand, e: points, p: () => (held.still = true),
+      || release() || select([]), k: knife, n: pen, N: hand, m: mountHere, e: points, p: () => (held.still = true),
   b: () => sheet.stage === "tone" && tone.beforeKey(),
   l: () => sheet.stage === "fill" && closerKey(), "{": () => raise("bottom"), "}": () => raise("front"), g: () => group(true),
       G: () => group(false), a: arrange.alike,

@@ -1,6 +1,6 @@
 // The marks over the board: selection, handles, the lit picture's edges, thirds, previews; and the tag.
 import { sheet, panel, form, group, image, watch } from "./sheet.js";
-import { subject } from "./lit.js";
+import { subject, cornersOf } from "./lit.js";
 import { view, toScreen, length } from "./view.js";
 import { svg, seatMatrix, pictureMatrix, matrixText, apply, union } from "./geometry.js";
 import { place } from "./tag.js";
@@ -222,7 +222,8 @@ function lit(chosen) {
       svg("g", { transform: onSheet() }, svg("path", { class: "dim", ...around }))];
   const onBoard = svg("g", { transform: onSheet() });
   parts.push(onBoard);
-  if (alone) {
+  if (alone && one.picture.seen) parts.push(svg("g", {}, ...mountMarks(one)));
+  else if (alone) {
     const matrix = lit.matrix || pictureMatrix(one.seat, one.picture);
     const { width, height } = one.picture;
     const box = { width, height, transform: matrixText(matrix), ...thin };
@@ -240,6 +241,20 @@ function lit(chosen) {
   }
   for (const kind of ["casing", "chosen"]) for (const id of chosen) onBoard.append(svg("path", { d: form(id), class: kind, ...thin }));
   return parts;
+}
+
+/** The plane that a picture is mounted in, and its corners to grab. */
+function mountMarks(one) {
+  const corners = cornersOf(one).map(toScreen);
+  const d = `M${corners.map((p) => `${p.x} ${p.y}`).join("L")}Z`;
+  return [svg("path", { class: "plane-casing", d }), svg("path", { class: "plane", d }), ...corners.map(({ x, y }, i) =>
+    svg("circle", { class: i === mountMarks.taken ? "mount-corner taken" : "mount-corner", "data-mount": i, cx: x, cy: y, r: 6 }))];
+}
+
+/** The corner that keys move is marked; none where it is left out. */
+export function takeCorner(i) {
+  mountMarks.taken = i;
+  redraw();
 }
 
 /** Whether any two of these panels can lie over each other. */

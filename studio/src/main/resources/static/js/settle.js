@@ -4,11 +4,14 @@ import { view, toSheet } from "./view.js";
 import { edit, previewer } from "./server.js";
 import { redraw, litAt, liveZoom } from "./marks.js";
 import { pictureMatrix, seatMatrix, apply, inFrame, held, zoomed, union } from "./geometry.js";
+import { corner, nudgeCorner, letCorner } from "./mount.js";
 import { say } from "./notes.js";
-import { subject, put, unhide, aim } from "./lit.js";
+import { subject, put, unhide, aim, inSubject, pivot, SHEET } from "./lit.js";
 
 export function press(event, at) {
   const grip = event.target.dataset?.grip;
+  if (event.target.dataset?.mount) return corner(Number(event.target.dataset.mount), at, withPictures()[0]);
+  letCorner();
   if (grip === "turn") return turn(at);
   if (grip === "zoom") return zoomByCorner(at);
   const id = event.target.closest?.(".panel")?.dataset.id;
@@ -80,15 +83,65 @@ function subjects(chosen) {
   return chosen.map(subject).filter(({ whole, picture }) => !whole || !seen.has(picture.id) && seen.add(picture.id));
 }
 
-/** Shows the lit pictures at other placements, one for each. */
+/** Shows the lit pictures at other placements, one for each; what is mounted the server shows. */
 function show(moved, placements) {
+  if (moved.some(mounted)) return;
   const shown = moved.map((one, i) => put(one, placements[i]));
   if (moved.length === 1) litAt(shown[0]);
+}
+
+const mounted = ({ picture }) => Boolean(picture.seen);
+
+/** Has the server show what edits of these panels would give, until it is closed or given up. */
+function watched(chosen) {
+  const vistas = sheet.vistas;
+  const back = remember(chosen);
+  const live = previewer((result) => {
+    if (result) {
+      for (const part of result.changed) drawPreview(part.id, part.board);
+      sheet.vistas = result.vistas;
+    }
+    redraw();
+  });
+  const restore = () => {
+    live.close();
+    sheet.vistas = vistas;
+    back();
+    redraw();
+  };
+  return { want: live.want, close: live.close, back, restore };
+}
+
+/** What is mounted moves in its plane: the place under the pointer stays under it. */
+function moveMounted(start, pressed, chosen, moved) {
+  const first = moved.find(mounted);
+  const from = inSubject(first, toSheet(start));
+  const live = watched(moved.flatMap(({ members }) => members));
+  let last = null;
+  return {
+    move(event, now) {
+      const to = inSubject(first, toSheet(now));
+      if (!from || !to) return;
+      last = { x: to.x - from.x, y: to.y - from.y };
+      if (event.shiftKey) last = Math.abs(last.x) > Math.abs(last.y) ? { x: last.x, y: 0 } : { x: 0, y: last.y };
+      live.want({ kind: "move-picture", panels: chosen, dx: last.x, dy: last.y, ...aim() });
+    },
+    async end(wasMoved) {
+      live.close();
+      if (wasMoved && last) {
+        if (await edit({ kind: "move-picture", panels: chosen, dx: last.x, dy: last.y, ...aim() })) live.back();
+        else live.restore();
+      } else only(pressed);
+      redraw();
+    },
+    cancel: live.restore,
+  };
 }
 
 function move(start, pressed) {
   const chosen = withPictures();
   const moved = subjects(chosen);
+  if (moved.some(mounted)) return moveMounted(start, pressed, chosen, moved);
   let last = null;
   const at = (event, now) => {
     let x = (now.x - start.x) / view.scale;
@@ -115,6 +168,8 @@ function move(start, pressed) {
 }
 
 export function back(chosen) {
+  zooming?.restore();
+  zooming = null;
   const moved = subjects(chosen.filter((id) => panel(id).picture));
   show(moved, moved.map(({ picture }) => picture.placement));
   moved.forEach(unhide);
@@ -124,62 +179,47 @@ export function back(chosen) {
 
 function turn(start) {
   const chosen = withPictures().slice(0, 1);
-  const { seat, picture, members, whole } = subject(chosen[0]);
-  const back = remember(members);
-  const vistas = sheet.vistas;
-  const restore = () => {
-    sheet.vistas = vistas;
-    back();
-    redraw();
-  };
-  const about = whole ? picture.middle : { x: 0, y: 0 };
+  const lit = subject(chosen[0]);
+  const { picture, members } = lit;
+  const live = watched(members);
+  const about = pivot(lit);
   const heading = (p) => {
-    const q = apply(seatMatrix(seat).inverse(), ...Object.values(toSheet(p)));
+    const q = inSubject(lit, toSheet(p)) || about;
     return Math.atan2(q.y - about.y, q.x - about.x) * 180 / Math.PI;
   };
   const first = heading(start);
   let wanted = null;
-  const live = turner(chosen);
   return {
     move(event, at) {
       let to = picture.placement.turn + heading(at) - first;
       if (event.shiftKey) to = Math.round(to / 15) * 15;
       wanted = ((to + 540) % 360) - 180;
-      live.want(wanted);
+      live.want({ kind: "turn-picture", panels: chosen, turn: wanted, ...aim() });
     },
     async end(moved) {
       live.close();
-      if (moved && wanted !== null && await edit({ kind: "turn-picture", panels: chosen, turn: wanted, ...aim() })) back();
-      else restore();
+      if (moved && wanted !== null && await edit({ kind: "turn-picture", panels: chosen, turn: wanted, ...aim() })) live.back();
+      else live.restore();
       redraw();
     },
-    cancel() {
-      live.close();
-      restore();
-    },
+    cancel: live.restore,
   };
 }
 
 /** A turn needs the outline's reach along new axes: the server shows each step. */
 export function turner(chosen) {
-  const live = previewer((result) => {
-    if (result) {
-      for (const part of result.changed) drawPreview(part.id, part.board);
-      sheet.vistas = result.vistas;
-    }
-    redraw();
-  });
+  const live = watched(chosen);
   return { want: (to) => live.want({ kind: "turn-picture", panels: chosen, turn: to, ...aim() }), close: live.close };
 }
 
 function zoomByCorner(start) {
   const chosen = withPictures().slice(0, 1);
-  const { seat, picture, whole } = subject(chosen[0]);
-  const about = whole ? picture.middle : { x: 0, y: 0 };
-  const middle = apply(seatMatrix(seat), about.x, about.y);
+  const lit = subject(chosen[0]);
+  const { picture } = lit;
+  const about = pivot(lit);
   const far = (p) => {
-    const q = toSheet(p);
-    return Math.hypot(q.x - middle.x, q.y - middle.y);
+    const q = inSubject(lit, toSheet(p)) || about;
+    return Math.hypot(q.x - about.x, q.y - about.y);
   };
   let zoom = picture.zoom;
   return {
@@ -197,15 +237,24 @@ function zoomByCorner(start) {
 /** Shows a zoom about an anchor in the subject's frame, its middle if there is none; answers the zoom that could be shown. */
 export function showZoom(id, zoom, anchor) {
   const lit = subject(id);
-  const { picture, whole } = lit;
+  const { picture } = lit;
   const wanted = Math.max(picture.held ? 1 : 0.05, Math.min(50, zoom));
-  const placement = held(picture, zoomed(picture.placement, wanted / picture.zoom, anchor || (whole ? picture.middle : { x: 0, y: 0 })));
+  const about = anchor || pivot(lit);
+  if (mounted(lit)) {
+    zooming ||= watched(lit.members);
+    zooming.want({ kind: "zoom-picture", panels: [id], zoom: wanted * 100, atX: about.x, atY: about.y, ...aim() });
+    liveZoom(`${Math.round(wanted * 100)} %`);
+    return wanted;
+  }
+  const placement = held(picture, zoomed(picture.placement, wanted / picture.zoom, about));
   liveZoom(`${Math.round(wanted * 100)} %`);
   litAt(put(lit, placement));
   return wanted;
 }
 
 let wheeling = null;
+/** While a mounted picture is zoomed: what the server shows. */
+let zooming = null;
 
 /** Zooms the lit picture at the pointer; one edit when the wheel rests. False where no lit picture is under it. */
 export function wheel(event, at) {
@@ -215,8 +264,7 @@ export function wheel(event, at) {
   const lit = subject(id);
   if (sheet.selected[0] !== id && !(lit.whole && lit.members.includes(sheet.selected[0]))) return false;
   if (wheeling && (wheeling.id !== id || Math.hypot(at.x - wheeling.at.x, at.y - wheeling.at.y) > 6)) settleWheel();
-  const { seat, picture } = lit;
-  wheeling ||= { id, at, anchor: apply(seatMatrix(seat).inverse(), ...Object.values(toSheet(at))), zoom: picture.zoom };
+  wheeling ||= { id, at, anchor: inSubject(lit, toSheet(at)) || pivot(lit), zoom: lit.picture.zoom };
   wheeling.zoom = showZoom(id, wheeling.zoom * Math.exp(-event.deltaY * (event.deltaMode ? 0.05 : 0.0016)), wheeling.anchor);
   clearTimeout(wheeling.timer);
   wheeling.timer = setTimeout(settleWheel, 160);
@@ -235,8 +283,9 @@ async function settleWheel() {
 export function pinch(event, at) {
   const id = document.elementFromPoint(event.clientX, event.clientY)?.closest?.(".panel")?.dataset.id;
   if (!id || !panel(id).picture || !sheet.selected.includes(id)) return null;
-  const { seat, picture } = subject(id);
-  const anchor = apply(seatMatrix(seat).inverse(), ...Object.values(toSheet(at)));
+  const lit = subject(id);
+  const { picture } = lit;
+  const anchor = inSubject(lit, toSheet(at)) || pivot(lit);
   let zoom = picture.zoom;
   return {
     spread(factor) {
@@ -254,8 +303,11 @@ export function pinch(event, at) {
 export function focal(at) {
   const id = withPictures()[0];
   if (!id) return;
-  const { seat, picture } = subject(id);
-  const p = apply(pictureMatrix(seat, picture).inverse(), ...Object.values(toSheet(at)));
+  const lit = subject(id);
+  const { picture } = lit;
+  const there = inSubject(lit, toSheet(at));
+  if (!there) return;
+  const p = apply(pictureMatrix(SHEET, picture).inverse(), there.x, there.y);
   const [x, y] = [p.x / picture.width, p.y / picture.height];
   if (x < 0 || y < 0 || x > 1 || y > 1) return say("Point at a spot of the picture and press f.");
   edit({ kind: "set-focal", picture: image(id).dataset.picture, x, y });
@@ -264,9 +316,19 @@ export function focal(at) {
 /** Moves the pictures by keys, by mm on the sheet. */
 export function nudge(dx, dy) {
   const chosen = withPictures();
-  if (!chosen.length) return;
-  const step = inFrame(subject(chosen[0]).seat, dx, dy);
+  if (!chosen.length || nudgeCorner(chosen[0], dx, dy)) return;
+  const lit = subject(chosen[0]);
+  const step = mounted(lit) ? inPlane(lit, dx, dy) : inFrame(lit.seat, dx, dy);
   edit({ kind: "move-picture", panels: chosen, dx: step.x, dy: step.y, ...aim() });
+}
+
+/** A step on the sheet, taken in the middle of what is lit, as a step in its plane. */
+function inPlane(lit, dx, dy) {
+  const [left, top, right, bottom] = union(lit.members.map((id) => panel(id).bounds));
+  const middle = { x: (left + right) / 2, y: (top + bottom) / 2 };
+  const from = inSubject(lit, middle);
+  const to = inSubject(lit, { x: middle.x + dx, y: middle.y + dy });
+  return from && to ? { x: to.x - from.x, y: to.y - from.y } : { x: dx, y: dy };
 }
 
 /** Zooms the pictures by keys. */

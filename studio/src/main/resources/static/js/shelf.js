@@ -33,6 +33,9 @@ export const aspect = (picture) => Number(cards().find((card) => id(card) === pi
 /** Whether two proportions differ by more than the eye lets pass. */
 export const unlike = (one, other) => Math.abs(one / other - 1) > 0.005;
 
+/** The first of the marked pictures, whatever stage is open. */
+export const firstMarked = () => [...marked][0];
+
 export const anyMarked = () => marked.size > 0;
 
 export function unmark() {

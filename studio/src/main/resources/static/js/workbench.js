@@ -23,6 +23,7 @@ import "./lineup.js";
 import "./layers.js";
 import "./letters.js";
 import "./settle-bench.js";
+import "./mount.js";
 import "./dealing.js";
 
 const STAGES = { arrange, fill, settle, tone, dress, check, deliver };
@@ -76,7 +77,8 @@ well.addEventListener("pointermove", (event) => {
     return;
   }
   if (!gesture) {
-    if (sheet.stage === "arrange") arrange.hover(event, place(event));
+    if (tool.anywhere && tool.hover) tool.hover(event, place(event));
+    else if (sheet.stage === "arrange") arrange.hover(event, place(event));
     return;
   }
   const at = place(event);

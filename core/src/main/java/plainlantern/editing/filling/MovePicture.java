@@ -8,7 +8,7 @@ import plainlantern.geometry.Point;
 import plainlantern.sheet.Sheet;
 
 /**
- * Moves the picture inside panels by mm along each panel's own axes; a held picture stops before an edge shows.
+ * Moves the picture inside panels by mm along each panel's own axes, a mounted one in its plane; a held picture stops before an edge shows.
  *
  * @param whole whether slices move their whole vista, in the sheet's frame, instead of being nudged against it
  */

@@ -48,7 +48,7 @@ public final class Pictures {
         PictureLayer picture = panel.picture(at).orElseThrow();
         Shown shown = Vistas.shown(before, panel, picture);
         if (picture.own().isPresent()) {
-            Flat flat = change.apply(shown, Sitting.of(panel, shown.picture()));
+            Flat flat = change.apply(shown, Sitting.of(panel, shown));
             return panel.changingLayer(at, c -> picture.lying(flat));
         }
         return whole ? panel : Vistas.nudged(before, panel, change.apply(shown, Vistas.sitting(before, panel)).pose());
@@ -62,7 +62,10 @@ public final class Pictures {
     /** Where the middle of what is seen lies: from the panel's middle, or of a whole vista from the middle of all its panels. */
     public static Point centre(Sheet sheet, Holder panel, boolean whole, int layer) {
         return vista(sheet, panel, layer).filter(vista -> whole).map(vista -> vista.centre().minus(Vistas.sitting(sheet, vista).middle()))
-                .orElseGet(() -> Vistas.shown(sheet, panel, layer).orElseThrow().pose().centre());
+                .orElseGet(() -> {
+            Shown shown = Vistas.shown(sheet, panel, layer).orElseThrow();
+            return shown.pose().centre().minus(Sitting.of(panel, shown).pivot(false));
+        });
     }
 
     /** Whether the picture, or the whole vista, stays covered. */

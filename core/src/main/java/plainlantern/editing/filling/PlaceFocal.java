@@ -72,7 +72,7 @@ public record PlaceFocal(List<String> panels, FocalPlace to, @Typed.Switch boole
         Optional<Shown> shown = vista.isPresent() ? Optional.of(Vistas.shown(sheet, vista.get())) : Vistas.shown(sheet, panel, layer);
         Optional<Focal> focal = shown.flatMap(s -> s.picture().focal());
         if (focal.isEmpty()) return Optional.empty();
-        Sitting sitting = vista.map(v -> Vistas.sitting(sheet, v)).orElseGet(() -> Sitting.of(panel, shown.get().picture()));
+        Sitting sitting = vista.map(v -> Vistas.sitting(sheet, v)).orElseGet(() -> Sitting.of(panel, shown.get()));
         return Optional.of(new Lit(sitting, shown.get().pose(), focal.get()));
     }
 

@@ -65,14 +65,14 @@ public record ReplacePicture(List<String> panels, Optional<String> picture, Stri
     }
 
     private static PictureLayer replaced(Sheet sheet, Holder panel, PictureLayer own, Picture comes) {
-        Sitting sitting = Sitting.of(panel, comes);
+        Sitting sitting = Sitting.of(panel, comes, own.plane());
         Picture was = sheet.picture(sheet.pictureOf(own));
         Flat flat = own.flat();
         Pose old = flat.pose();
         double scale = Math.max(was.width() * old.scaleX() / comes.width(), was.height() * old.scaleY() / comes.height());
         Pose framed = flat.fit() == Fit.FREE ? new Pose(old.centre(), scale, scale, old.turn(), old.mirrored())
                 : sitting.fitted(flat.fit(), old.turn(), old.mirrored(), sheet.ppi());
-        return PictureLayer.own(comes, flat.fit(), Refit.hold(flat, sitting, framed), flat.held())
+        return PictureLayer.own(comes, flat.fit(), Refit.hold(flat, sitting, framed), flat.held()).mounted(own.plane())
                 .treated(comes.treatment().inPlaceOf(own.treatment())).looking(own.look());
     }
 

@@ -5,7 +5,6 @@ import java.util.List;
 import plainlantern.asking.Typed;
 import plainlantern.editing.Titles;
 import plainlantern.editing.Turns;
-import plainlantern.geometry.Point;
 import plainlantern.sheet.Sheet;
 
 /**
@@ -19,8 +18,8 @@ public record TurnPicture(List<String> panels, @Typed.Number double turn, @Typed
     @Override
     public Sheet apply(Sheet before) {
         double to = Turns.normal(turn);
-        return Pictures.placing(before, panels, whole, layer, (placement, sitting) -> sitting.turned(placement, to, whole
-                ? sitting.middle() : Point.ORIGIN));
+        return Pictures.placing(before, panels, whole, layer, (placement, sitting) -> sitting.turned(placement, to,
+                sitting.pivot(whole)));
     }
 
     @Override

@@ -16,7 +16,7 @@ import plainlantern.sheet.Sheet;
  * Zooms the picture inside panels.
  *
  * @param zoom percent of the size that just covers
- * @param atX  mm in the panel's frame: the spot that stays put; absent means the panel's centre
+ * @param atX  mm in the panel's frame, of a mounted picture in its plane: the spot that stays put; absent means the panel's centre
  * @param atY  likewise
  * @param whole whether slices move their whole vista, in the sheet's frame, instead of being nudged against it
  */
@@ -31,7 +31,7 @@ public record ZoomPicture(List<String> panels, @Typed.Number double zoom, Option
     }
 
     private Point anchor(Sitting sitting) {
-        Point middle = whole ? sitting.middle() : Point.ORIGIN;
+        Point middle = sitting.pivot(whole);
         return new Point(atX.orElse(middle.x()), atY.orElse(middle.y()));
     }
 

@@ -11,6 +11,7 @@ import plainlantern.editing.dressing.DressingEdit;
 import plainlantern.editing.filling.FillingEdit;
 import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.editing.forms.FormEdit;
+import plainlantern.editing.mounting.MountingEdit;
 import plainlantern.editing.placing.BringDrawing;
 import plainlantern.editing.placing.PlacingEdit;
 import plainlantern.editing.sheet.ReturnTo;
@@ -28,7 +29,7 @@ public final class EditReader {
     /** All families of edits. */
     public static final List<Class<? extends Edit>> FAMILIES = List.of(SheetEdit.class, PlacingEdit.class, FormEdit.class,
             FillingEdit.class,
-            VistaEdit.class, ToningEdit.class, DressingEdit.class, WordsEdit.class);
+            VistaEdit.class, MountingEdit.class, ToningEdit.class, DressingEdit.class, WordsEdit.class);
     /** Only the program makes these: imports vouch for the pictures, and a version is one that was kept. */
     private static final List<Class<? extends Edit>> OURS = List.of(ShelvePictures.class, ReturnTo.class, BringDrawing.class);
     private static final JsonMapper MAPPER = SheetJson.MAPPER.rebuild()

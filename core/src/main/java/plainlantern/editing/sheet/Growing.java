@@ -2,6 +2,7 @@ package plainlantern.editing.sheet;
 
 import java.util.List;
 import plainlantern.fitting.Refit;
+import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
 import plainlantern.sheet.Element;
@@ -15,6 +16,7 @@ import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetFormat;
 import plainlantern.sheet.Source;
 import plainlantern.sheet.Styles;
+import plainlantern.sheet.Vista;
 
 /**
  * Everything on a sheet that grows and shrinks with it. Places and sizes take both factors; what has but one length, such as letters, rims,
@@ -32,11 +34,17 @@ final class Growing {
         Styles styles = before.styles().withFinishes(before.styles().finishes().stream()
                 .map(f -> new NamedFinish(f.id(), f.name(), f.finish().scaled(length))).toList())
                 .withTones(before.styles().tones().stream().map(t -> new NamedTone(t.id(), t.name(), t.tone().scaled(length))).toList());
-        return sheet.with(elements, before.lastId(), before.vistas().stream().map(v -> v.framed(v.frame().scaled(fx, fy), v.held())
+        return sheet.with(elements, before.lastId(), before.vistas().stream().map(v -> grown(v, fx, fy)
                 .treated(v.treatment().toning(tone -> tone.scaled(length))))
                 .toList())
                 .withStyles(styles).withPaper(before.paper().scaled(length)).withGuides(before.guides().scaled(fx, fy, length))
                 .withLayouts(before.layouts().stream().map(l -> grown(l, fx, fy)).toList());
+    }
+
+    private static Vista grown(Vista vista, double fx, double fy) {
+        if (vista.plane().isEmpty()) return vista.framed(vista.frame().scaled(fx, fy), vista.held());
+        double own = Math.sqrt(fx * fy);
+        return vista.mounted(vista.plane().map(plane -> plane.mapped(Affine.scale(fx, fy))), vista.frame().scaled(own, own));
     }
 
     private static Element grown(Sheet sheet, Element element, double fx, double fy) {

@@ -31,7 +31,7 @@ public record BenchView(UUID id, Sheet sheet, Stage stage, SelectionView selecti
             boolean settle = stage == Stage.FILL || stage == Stage.SETTLE;
             return new Parts(stage == Stage.FILL ? ShelfCard.all(sheet) : List.of(), sameShelf,
                     stage == Stage.ARRANGE ? Optional.of(ArrangeView.of(sheet, selected)) : Optional.empty(),
-                    settle ? Optional.of(SettleView.of(sheet, selected, stage)) : Optional.empty(),
+                    settle ? Optional.of(SettleView.of(sheet, selected, looking)) : Optional.empty(),
                     dress ? Optional.of(PaperView.of(sheet)) : Optional.empty(), dress ? DressView.of(sheet, selected) : Optional.empty(),
                     dress ? DressView.kept(sheet, Finish.NONE) : List.of(),
                     stage == Stage.TONE ? Optional.of(ToneView.of(sheet, selected, looking)) : Optional.empty());

@@ -90,9 +90,9 @@ public record SelectionView(List<Element> panels, String title, Place place, Str
         boolean whole = looking.whole() && vista.isPresent();
         Shown shown = Vistas.shown(sheet, panel, layer);
         Picture picture = shown.picture();
-        Sitting sitting = whole ? Vistas.sitting(sheet, vista.get()) : Sitting.of(panel, picture);
+        Sitting sitting = whole ? Vistas.sitting(sheet, vista.get()) : Sitting.of(panel, shown);
         Pose p = whole ? Vistas.pose(vista.get(), picture) : shown.pose();
-        Point from = whole ? sitting.middle() : Point.ORIGIN;
+        Point from = sitting.pivot(whole);
         Coverage c = Coverage.of(sitting, p);
         Numbers n = new Numbers(sheet);
         boolean soft = c.softer(sheet.ppi());

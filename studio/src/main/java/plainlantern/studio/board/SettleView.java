@@ -17,12 +17,15 @@ import plainlantern.sheet.Source;
  * @param others the vistas that the selection could join
  * @param slices whether any of the selection shows a slice
  * @param bare   all bare panels of the sheet, in Settle
+ * @param mount  how the lit picture is mounted, in Settle
  */
-public record SettleView(List<Fields.Field> loosen, List<Joinable> others, boolean slices, List<Element> bare) {
+public record SettleView(List<Fields.Field> loosen, List<Joinable> others, boolean slices, List<Element> bare,
+        Optional<MountView> mount) {
     /** A vista by its id and its picture's name. */
     public record Joinable(String id, String name) {}
 
-    static SettleView of(Sheet sheet, Collection<String> selected, Stage stage) {
+    static SettleView of(Sheet sheet, Collection<String> selected, Looking looking) {
+        Stage stage = looking.stage();
         List<Element> panels = sheet.chosen(selected);
         double size = panels.stream().mapToDouble(p -> Math.min(p.seat().width(), p.seat().height())).min().orElse(0);
         List<Joinable> others = panels.isEmpty() ? List.of() : sheet.vistas().stream()
@@ -31,7 +34,7 @@ public record SettleView(List<Fields.Field> loosen, List<Joinable> others, boole
         return new SettleView(Fields.of(Loosen.class, Optional.empty(), new Numbers(sheet), size), others, panels.stream()
                 .anyMatch(p -> slice(p).isPresent()),
                 stage != Stage.SETTLE ? List.of() : sheet.elements().stream().filter(p -> PanelState.of(sheet, p) == PanelState.BARE)
-                        .toList());
+                        .toList(), stage == Stage.SETTLE ? MountView.of(sheet, selected, looking) : Optional.empty());
     }
 
     /** "Left is bare.", "Left, Centre and 3 more are bare." */

@@ -44,6 +44,7 @@ final class DemoPictures {
                     .reeds(0.16, new Color(0x9A8F86), 150, 12)),
             tiff("Low water", () -> figures(new Landscape(4200, 2800, Light.DUSK, 0.42, 0.4, 0.27, 0.03, 4, 0.16, 0.6, 131))
                     .reeds(0.3, new Color(0x2A2030), 260, 13)),
+            new Painted("Gallery.jpg", () -> Encoder.jpeg(new Room(5100, 3400).paint(), 0.92f, 300)),
             png("Heron", () -> clear(2600, 3600).heron(0.48, 0.97, 0.95)),
             png("Mill wheel", () -> clear(3200, 3200).wheel(0.5, 0.5, 0.46, new Color(0x946538), new Color(0x40291A))));
 

@@ -21,6 +21,7 @@ import plainlantern.editing.filling.ZoomPicture;
 import plainlantern.editing.forms.Cut;
 import plainlantern.editing.forms.MakeRegions;
 import plainlantern.editing.forms.Overlapping;
+import plainlantern.editing.mounting.MountHere;
 import plainlantern.editing.placing.AddPanel;
 import plainlantern.editing.placing.LayOut;
 import plainlantern.editing.placing.MovePanels;
@@ -50,6 +51,7 @@ import plainlantern.sheet.Margins;
 import plainlantern.sheet.Paper;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.Treatment;
 
 /** The finished sheets of the demo, as the edits that lead to them. */
 final class DemoSheets {
@@ -70,7 +72,8 @@ final class DemoSheets {
     private static final Margins NARROW = new Margins(12, 12, 12, 12);
 
     static final List<Plan> ALL = List.of(leaflet(), badges(), joiner(), quarters(), poster(), puzzle(), honeycomb(),
-            postcard(), highWater(), triptych(), mornings(), inks(), evenings());
+            postcard(), highWater(), triptych(), mornings(), inks(), evenings(),
+            gallery());
 
     private DemoSheets() {}
 
@@ -282,6 +285,33 @@ final class DemoSheets {
             groups.get(circle < 0 ? owners.nextSetBit(0) : of[circle - 4]).add(region);
         }
         return groups;
+    }
+
+    /** A photographed room: one picture through the three frames of a wall, in the wall's plane, and another around the corner. */
+    private static Plan gallery() {
+        List<Step> steps = new ArrayList<>(List.of(shelve(List.of("Gallery", "Long evening", "Geese going home"))));
+        steps.add((sheet, shelf) -> new SetPaper(new Paper.Pictured(shelf.get("Gallery").id(), 0, Treatment.NONE)));
+        List<String> names = List.of("Left", "Centre", "Right", "Around the corner");
+        for (int i = 0; i < names.size(); i++) {
+            int at = i;
+            steps.add((sheet, shelf) -> new MountHere(shelf.get(at < 3 ? "Long evening" : "Geese going home").id(),
+                    hung(sheet, shelf.get("Gallery"), at)));
+            steps.add((sheet, shelf) -> new Rename(id(sheet, at), names.get(at)));
+        }
+        steps.add((sheet, shelf) -> new MakeVista(ids(sheet).subList(0, 3), shelf.get("Long evening").id()));
+        steps.add(said("{'kind':'mount','panels':['p1'],'whole':true}"));
+        steps.add(said("{'kind':'set-tone','of':{'panels':['p4']},'exposure':0.15,'contrast':'12 %','saturation':'-10 %'}"));
+        for (String id : List.of("p1", "p2", "p3", "p4")) steps.add(said("{'kind':'set-shadow','panels':['" + id
+                + "'],'inside':true,'distance':1,'direction':140,'blur':2.4,'opacity':'55 %'}"));
+        return new Plan(Sheet.empty("Three frames in the gallery", Unit.MM, 297, 198, 300), steps);
+    }
+
+    /** Where the inner corners of a frame of the gallery are on a sheet that its picture covers. */
+    private static List<Point> hung(Sheet sheet, Picture gallery, int frame) {
+        Box box = sheet.bounds().grown(sheet.bleed());
+        double scale = Math.max(box.width() / gallery.width(), box.height() / gallery.height());
+        return Room.frame(frame, (double) gallery.width() / gallery.height()).stream().map(p -> box.centre().plus(
+                new Point((p.x() - 0.5) * gallery.width() * scale, (p.y() - 0.5) * gallery.height() * scale))).toList();
     }
 
     private static String last(Sheet sheet) {

@@ -10,6 +10,7 @@ import plainlantern.sheet.Cleared;
 import plainlantern.sheet.SheetJson;
 import plainlantern.sheet.Toned;
 import plainlantern.sheet.Treated;
+import plainlantern.sheet.Warp;
 import tools.jackson.core.JacksonException;
 
 /**
@@ -20,11 +21,11 @@ public final class PictureAddress {
     private PictureAddress() {}
 
     @JsonInclude(JsonInclude.Include.NON_EMPTY)
-    private record Told(Optional<Cleared> cleared, List<Toned> tones) {}
+    private record Told(Optional<Cleared> cleared, List<Toned> tones, Optional<Warp> warp) {}
 
     /** Such as "/pictures/…" or "/pictures/…/eyJ0b25l…"; the level follows. */
     public static String of(Treated what) {
-        return "/pictures/" + what.picture() + (what.untouched() ? "" : "/" + written(new Told(what.cleared(), what.tones())));
+        return "/pictures/" + what.picture() + (what.untouched() ? "" : "/" + written(new Told(what.cleared(), what.tones(), what.warp())));
     }
 
     private static String written(Told told) {
@@ -35,7 +36,7 @@ public final class PictureAddress {
     static Optional<Treated> read(String picture, String written) {
         try {
             Told told = SheetJson.MAPPER.readValue(new String(Base64.getUrlDecoder().decode(written), StandardCharsets.UTF_8), Told.class);
-            return Optional.ofNullable(told).map(t -> new Treated(picture, t.cleared(), t.tones()));
+            return Optional.ofNullable(told).map(t -> new Treated(picture, t.cleared(), t.tones(), t.warp()));
         } catch (JacksonException | IllegalArgumentException | NullPointerException | BadInput damaged) {
             return Optional.empty();
         }

@@ -22,6 +22,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import plainlantern.asking.BadInput;
 import plainlantern.checking.Told;
 import plainlantern.editing.Outside;
+import plainlantern.geometry.Point;
 import plainlantern.lettering.Face;
 import plainlantern.picture.DecodedPictures;
 import plainlantern.picture.FileKind;
@@ -30,18 +31,21 @@ import plainlantern.picture.Imported;
 import plainlantern.picture.Palette;
 import plainlantern.picture.PictureReader;
 import plainlantern.picture.PictureSource;
-import plainlantern.picture.Previews;
 import plainlantern.picture.Previews.Level;
+import plainlantern.picture.Previews;
 import plainlantern.picture.Sha256;
+import plainlantern.rendering.Beneath;
 import plainlantern.sheet.Cleared;
 import plainlantern.sheet.Colour;
 import plainlantern.sheet.Foot;
 import plainlantern.sheet.Gone;
 import plainlantern.sheet.Levels;
 import plainlantern.sheet.Picture;
+import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Tone;
 import plainlantern.sheet.Treated;
 import plainlantern.sheet.Treatment;
+import plainlantern.sheet.Warp;
 import plainlantern.studio.quota.Quotas;
 import plainlantern.studio.room.Room;
 import plainlantern.studio.room.Work;
@@ -188,6 +192,11 @@ public class Pictures {
             }
 
             @Override
+            public Optional<List<Point>> edges(Sheet sheet, List<String> but, List<Point> corners) {
+                return room.with(account, PREVIEW, () -> Beneath.edges(sheet, but, corners, previews(account)));
+            }
+
+            @Override
             public Optional<Foot> foot(String picture, Optional<Cleared> cleared) {
                 return Pictures.this.foot(account, picture, cleared);
             }
@@ -230,8 +239,10 @@ public class Pictures {
 
     /** The same with fewer pixels, at once. */
     PictureStore.Data live(UUID account, Treated what) {
-        return encoded(account, () -> treated(account, what, recent.get(what.picture() + "live", () ->
-                Previews.atMost(decoded(preview(account, what.picture(), Level.MEDIUM).data()), LIVE))));
+        // In perspective a part of the picture may be seen large.
+        int side = what.warp().isPresent() ? Level.MEDIUM.side() : LIVE;
+        return encoded(account, () -> treated(account, what, recent.get(what.picture() + "live" + side, () ->
+                Previews.atMost(decoded(preview(account, what.picture(), Level.MEDIUM).data()), side)), LIVE));
     }
 
     private PictureStore.Data encoded(UUID account, Supplier<BufferedImage> painted) {
@@ -244,17 +255,26 @@ public class Pictures {
 
     /** A treated picture as one of its previews shows it. */
     private BufferedImage seen(UUID account, Treated what, Level level) {
-        BufferedImage preview = level == Level.LARGE ? decoded(preview(account, what.picture(), level).data())
-                : recent.get(what.picture() + kind(level), () -> decoded(preview(account, what.picture(), level).data()));
-        return treated(account, what, preview);
+        Level from = what.warp().isEmpty() ? level : level == Level.SMALL ? Level.MEDIUM : Level.LARGE;
+        BufferedImage preview = from == Level.LARGE ? decoded(preview(account, what.picture(), from).data())
+                : recent.get(what.picture() + kind(from), () -> decoded(preview(account, what.picture(), from).data()));
+        return treated(account, what, preview, level.side());
     }
 
     /** Asks whose it is, as a preview may have been decoded for someone else. */
-    private BufferedImage treated(UUID account, Treated what, BufferedImage preview) {
+    private BufferedImage treated(UUID account, Treated what, BufferedImage preview, int side) {
         PictureRow row = rows(account, List.of(what.picture())).get(what.picture());
         if (row == null) throw new NotFound();
+        if (what.warp().isPresent()) return warped(account, what, what.warp().get(), preview, side);
         int[] size = {preview.getWidth(), preview.getHeight()};
         return with(account, (id, share) -> preview).sized(what, 1, row.width(), row.height(), size);
+    }
+
+    /** A picture in perspective, its box at most so many pixels along its longer side; {@code told} comes from an address. */
+    private BufferedImage warped(UUID account, Treated what, Warp told, BufferedImage preview, int side) {
+        double share = Math.min(1, (double) side / Math.max(told.across(), told.down()));
+        int[] size = {(int) Math.max(1, Math.round(told.across() * share)), (int) Math.max(1, Math.round(told.down() * share))};
+        return with(account, (id, any) -> preview).sized(what, share, told.across(), told.down(), size);
     }
 
     /** That source of pixels, with the account's tables of colours. */
@@ -290,14 +310,14 @@ public class Pictures {
     public Told.Lost lost(UUID account, Treated what) {
         return lost.get(new Asked(account, what), () -> room.with(account, PREVIEW, () -> {
             Histogram after = Histogram.of(small(account, what));
-            Histogram before = Histogram.of(small(account, new Treated(what.picture(), what.cleared(), List.of())));
+            Histogram before = Histogram.of(small(account, new Treated(what.picture(), what.cleared(), List.of(), Optional.empty())));
             return new Told.Lost(Math.max(0, after.dark() - before.dark()), Math.max(0, after.light() - before.light()));
         }));
     }
 
     /** Where a picture stands, with that background taken out or none. */
     public Optional<Foot> foot(UUID account, String sha, Optional<Cleared> clear) {
-        return room.with(account, PREVIEW, () -> Footing.of(seen(account, new Treated(sha, clear, List.of()), Level.MEDIUM)));
+        return room.with(account, PREVIEW, () -> Footing.of(seen(account, new Treated(sha, clear, List.of(), Optional.empty()), Level.MEDIUM)));
     }
 
     /** A picture's leading colours. */

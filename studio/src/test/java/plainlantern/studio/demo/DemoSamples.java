@@ -10,10 +10,12 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import plainlantern.editing.Outside;
 import plainlantern.geometry.Affine;
+import plainlantern.geometry.Point;
 import plainlantern.lettering.Face;
 import plainlantern.picture.Footing;
 import plainlantern.picture.PictureSource;
 import plainlantern.picture.Resample;
+import plainlantern.rendering.Beneath;
 import plainlantern.sheet.Cleared;
 import plainlantern.sheet.Foot;
 import plainlantern.sheet.Levels;
@@ -21,10 +23,10 @@ import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Tone;
 import plainlantern.sheet.Treatment;
-import plainlantern.treating.Matching;
-import plainlantern.treating.Patch;
 import plainlantern.studio.demo.DemoSheets.Plan;
 import plainlantern.studio.demo.DemoSheets.Step;
+import plainlantern.treating.Matching;
+import plainlantern.treating.Patch;
 
 /** The demo's sheets for tests, with smaller pictures of its kinds in place of its own. */
 public final class DemoSamples {
@@ -85,6 +87,11 @@ public final class DemoSamples {
         @Override
         public Tone matched(String giver, Treatment given, String taker, Treatment taken, double strength) {
             return Matching.matched(patch(giver), patch(taker), taken.tone(), strength);
+        }
+
+        @Override
+        public Optional<List<Point>> edges(Sheet sheet, List<String> but, List<Point> corners) {
+            return Beneath.edges(sheet, but, corners, pictures());
         }
 
         @Override
