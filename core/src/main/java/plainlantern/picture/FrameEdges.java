@@ -20,7 +20,7 @@ public final class FrameEdges {
     private static final double CLEAR = 4;
     private static final double LEAST = 1.2;
     /** So much of its score a line loses that is as far off as can be. */
-    private static final double FAR_LOSES = 0.2;
+    private static final double FAR_LOSES = 0.5;
 
     private final int width;
     private final int height;

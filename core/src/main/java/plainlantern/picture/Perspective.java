@@ -27,6 +27,8 @@ final class Perspective {
     private static final double LONGEST = 24;
     private static final int PLACES = 9;
     private static final int STEPS = 256;
+    private static final int MASK = 1023;
+    private static final double FAR = 1e6;
     /** The ellipse is the same for so many pixels of a row: it changes slowly. */
     private static final int RUN = 8;
     private static final double SUPPORT = 2;
@@ -57,7 +59,7 @@ final class Perspective {
     }
 
     private static float[] weights(double b, double c) {
-        float[] out = new float[(int) (SUPPORT * SUPPORT * STEPS) + 8];
+        float[] out = new float[MASK + 1];
         for (int i = 0; i < out.length; i++) {
             double x = Math.sqrt((i + 0.5) / STEPS);
             double x2 = x * x;
@@ -144,8 +146,9 @@ final class Perspective {
         int height = Math.max(1, from.height() / 2);
         int[] out = new int[width * height];
         IntStream.range(0, height).parallel().forEach(y -> {
+            float[] sum = new float[4];
             for (int x = 0; x < width; x++) {
-                float[] sum = new float[4];
+                Arrays.fill(sum, 0);
                 for (int k = 0; k < 4; k++) {
                     int sx = Math.min(from.width() - 1, 2 * x + (k & 1));
                     int sy = Math.min(from.height() - 1, 2 * y + (k >> 1));
@@ -199,6 +202,15 @@ final class Perspective {
         private double b;
         private double c;
         private double height;
+        /** Of each of its lines, where the middle is and how far the ends are from that, squared. */
+        private float slant;
+        private float widest;
+        private float narrows;
+        private float high;
+        /** The ellipse in steps of the weights. */
+        private float fa;
+        private float fb;
+        private float fc;
         private boolean light;
         private double stepU;
         private double stepV;
@@ -210,8 +222,9 @@ final class Perspective {
         int pixel(double x, boolean first) {
             double w = depth.at(x, y);
             if (w <= 0) return 0;
-            double u = map.across().at(x, y) / w;
-            double v = map.down().at(x, y) / w;
+            double near = 1 / w;
+            double u = map.across().at(x, y) * near;
+            double v = map.down().at(x, y) * near;
             if (first || from == null) ellipse(u, v, w);
             double cover = edges.isEmpty() ? 1 : cover(u, stepU, edges.get().width()) * cover(v, stepV, edges.get().height());
             if (cover <= 0) return 0;
@@ -264,6 +277,13 @@ final class Perspective {
             b = -2 * q / det;
             c = p / det;
             height = SUPPORT * Math.sqrt(r);
+            high = (float) Math.min(height, FAR);
+            slant = (float) (q / r);
+            widest = (float) (SUPPORT * SUPPORT / a);
+            narrows = (float) (1 / (r * a));
+            fa = (float) (a * STEPS);
+            fb = (float) (b * STEPS);
+            fc = (float) (c * STEPS);
         }
 
         private int opaque(double u, double v) {
@@ -275,23 +295,28 @@ final class Perspective {
             float green = 0;
             float red = 0;
             float weight = 0;
-            int bottom = (int) Math.min(lastY + AROUND, v + height);
-            for (int y = (int) Math.ceil(Math.max(-AROUND, v - height)); y <= bottom; y++) {
-                double dv = y - v;
-                double middle = -b * dv / (2 * a);
-                double far2 = middle * middle - (c * dv * dv - SUPPORT * SUPPORT) / a;
+            int middleX = (int) Math.floor(u);
+            int middleY = (int) Math.floor(v);
+            float restU = (float) (u - middleX);
+            float restV = (float) (v - middleY);
+            int bottom = Math.min(lastY + AROUND - middleY, floor(restV + high));
+            for (int j = Math.max(-AROUND - middleY, ceiling(restV - high)); j <= bottom; j++) {
+                float dv = j - restV;
+                float far2 = widest - narrows * dv * dv;
                 if (far2 <= 0) continue;
-                double far = Math.sqrt(far2);
-                int left = (int) Math.ceil(Math.max(-AROUND, u + middle - far));
-                int right = (int) Math.floor(Math.min(lastX + AROUND, u + middle + far));
-                int row = Math.max(0, Math.min(lastY, y)) * from.width();
-                float du = (float) (left - u);
-                float at = (float) ((a * du + b * dv) * du + c * dv * dv) * STEPS;
-                float step = (float) (a * (2 * du + 1) + b * dv) * STEPS;
-                float bend = (float) (2 * a) * STEPS;
+                float far = (float) Math.sqrt(far2);
+                float middle = restU + slant * dv;
+                int first = Math.max(-AROUND - middleX, ceiling(middle - far));
+                int left = middleX + first;
+                int right = Math.min(lastX + AROUND, middleX + floor(middle + far));
+                int row = Math.max(0, Math.min(lastY, middleY + j)) * (lastX + 1);
+                float du = first - restU;
+                float at = (fa * du + fb * dv) * du + fc * dv * dv;
+                float step = fa * (2 * du + 1) + fb * dv;
+                float bend = 2 * fa;
                 if (left >= 0 && right <= lastX) {
                     for (int x = row + left; x <= row + right; x++) {
-                        float share = WEIGHTS[(int) at];
+                        float share = WEIGHTS[(int) at & MASK];
                         int pixel = argb[x];
                         weight += share;
                         blue += share * values[pixel & 0xFF];
@@ -302,7 +327,7 @@ final class Perspective {
                     }
                 } else {
                     for (int x = left; x <= right; x++) {
-                        float share = WEIGHTS[(int) at];
+                        float share = WEIGHTS[(int) at & MASK];
                         int pixel = argb[row + Math.max(0, Math.min(lastX, x))];
                         weight += share;
                         blue += share * values[pixel & 0xFF];
@@ -322,6 +347,16 @@ final class Perspective {
         /** Beyond the picture its edge goes on. */
         private int nearest(int[] argb, double u, double v, int lastX, int lastY) {
             return argb[(int) Math.max(0, Math.min(lastY, v)) * (lastX + 1) + (int) Math.max(0, Math.min(lastX, u))];
+        }
+
+        private int ceiling(float value) {
+            int whole = (int) value;
+            return whole < value ? whole + 1 : whole;
+        }
+
+        private int floor(float value) {
+            int whole = (int) value;
+            return whole > value ? whole - 1 : whole;
         }
 
         private int level(float value) {

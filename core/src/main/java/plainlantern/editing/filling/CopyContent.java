@@ -2,6 +2,7 @@ package plainlantern.editing.filling;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
 import java.util.List;
+import java.util.stream.Stream;
 import plainlantern.asking.BadInput;
 import plainlantern.asking.Typed;
 import plainlantern.editing.Titles;
@@ -23,10 +24,11 @@ public record CopyContent(String from, List<String> panels, @Typed.Switch boolea
         return before.holding(before.takers(panels), p -> p.id().equals(from) ? p : taken(before, giver, p, anew));
     }
 
-    /** The panel with the content of {@code giver}. */
+    /** The panel with the content of {@code giver}; a plane stays with its panel, and what comes into one covers there. */
     public static Holder taken(Sheet sheet, Holder giver, Holder panel, boolean anew) {
         Holder taken = panel.withContent(giver.content());
-        if (!anew) return Refit.resized(sheet, giver, taken);
+        boolean planes = Stream.of(giver, panel).flatMap(p -> p.pictures().stream()).anyMatch(picture -> picture.plane().isPresent());
+        if (!anew && !planes) return Refit.resized(sheet, giver, taken);
         return taken.changingOwn(own -> FillPanels.covering(sheet, panel, sheet.picture(sheet.pictureOf(own))).looking(own.look()));
     }
 

@@ -53,7 +53,7 @@ public record MountHere(String picture, List<Point> corners) implements Mounting
     public Optional<Remark> remark(Sheet before, Sheet after) {
         List<Point> frame = Quads.ordered(corners);
         return hung(Path.polygon(frame)).proportions(frame, before).determined() ? Optional.empty()
-                : Optional.of(Remark.of("These corners don\u2019t tell the frame\u2019s proportions for certain. A normal lens is assumed; set them "
+                : Optional.of(Remark.of("These corners don\u2019t tell the frame\u2019s proportions for certain. A lens of 28 mm is assumed; set them "
                         + "under Mount if you know better."));
     }
 

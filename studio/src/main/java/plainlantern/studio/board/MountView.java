@@ -47,7 +47,7 @@ public record MountView(boolean possible, List<Corner> corners, String proportio
         }
         String says = plane.fixed() ? "As you set them. Empty the field for what the corners tell."
                 : hung.proportions(plane.corners(), sheet).determined() ? "As the four corners tell."
-                : "The corners alone don\u2019t tell for certain; a normal lens is assumed. Type them if you know them.";
+                : "The corners alone don\u2019t tell for certain; a lens of 28 mm is assumed. Type them if you know them.";
         return new MountView(true, corners, told(plane.proportions()), says);
     }
 
