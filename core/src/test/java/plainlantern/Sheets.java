@@ -110,7 +110,8 @@ public final class Sheets {
                 c -> Float.of(panel(c, vista)), Sheets::caption,
                 Sheets::rule);
         for (int i = 0; i < kinds.size(); i++) if (chance.whole(0, 7) > 0) elements.add(numbered(kinds.get(i).apply(chance), i + 1));
-        if (chance.whole(0, 3) > 0) elements.replaceAll(e -> e.id().equals("p1") ? beside(e, 50) : e.id().equals("p2") ? beside(e, 114) : e);
+        if (chance.whole(0, 3) > 0) elements.replaceAll(e -> e.id().equals("p1") ? beside(e, 50) : e.id().equals("p2") ? beside(e,
+                114) : e);
         for (Element more : chance.list(0, 3, c -> kinds.get(c.whole(0, kinds.size() - 1)).apply(c))) {
             elements.add(numbered(more, 6 + elements.size()));
         }

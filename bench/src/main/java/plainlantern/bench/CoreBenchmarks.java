@@ -3,6 +3,7 @@ package plainlantern.bench;
 import java.awt.image.BufferedImage;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -20,9 +21,14 @@ import plainlantern.editing.filling.FillPanels;
 import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.editing.placing.LayOut;
 import plainlantern.editing.placing.MovePanels;
+import plainlantern.geometry.Affine;
+import plainlantern.geometry.Box;
+import plainlantern.geometry.Point;
+import plainlantern.geometry.Projective;
 import plainlantern.pattern.EvenGrid;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.PictureReader;
+import plainlantern.picture.PictureSource;
 import plainlantern.picture.Previews;
 import plainlantern.picture.Resample;
 import plainlantern.rendering.BoardPainter;
@@ -31,6 +37,8 @@ import plainlantern.sheet.Margins;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
+import plainlantern.sheet.Treated;
+import plainlantern.sheet.Warp;
 
 /** What single steps of the core take, without server and database. */
 @State(Scope.Benchmark)
@@ -84,6 +92,16 @@ public class CoreBenchmarks {
     @Benchmark
     public BufferedImage scale24MegapixelsToAPanel() {
         return Resample.toSize(large, 1180, 787);
+    }
+
+    /** A picture of 24 megapixels that fills most of 8 at an angle. */
+    @Benchmark
+    public int[] mount24MegapixelsOnto8() {
+        Box box = new Box(0, 0, 3464, 2309);
+        List<Point> corners = List.of(new Point(0.03, 0.1), new Point(0.98, 0.02), new Point(0.93, 0.97), new Point(0.06, 0.85));
+        Warp warp = new Warp(Projective.onto(corners).inverse(), true, large.getWidth(), large.getHeight(), 3464, 2309);
+        PictureSource source = (id, share) -> large;
+        return source.onto(Treated.plain("d".repeat(64)).warped(Optional.of(warp)), 3464, 2309, Affine.IDENTITY, box).argb();
     }
 
     @Benchmark

@@ -24,7 +24,8 @@ final class BareAreas implements Check {
     private static Fault fault(Checked checked, Holder panel) {
         Checked.Seen least = checked.shown(panel).stream().min(Comparator.comparingDouble(s -> s.coverage().bareShare())).orElseThrow();
         Coverage coverage = least.coverage();
-        if (!coverage.before()) return checked.fault(Weight.FAULT, panel, panel.name() + " reaches behind the horizon of its picture\u2019s plane.");
+        if (!coverage.before()) return checked.fault(Weight.FAULT, panel,
+                panel.name() + " reaches behind the horizon of its picture\u2019s plane.");
         String says = panel.name() + ": " + Unit.percent(coverage.bareShare()) + " is bare, up to " + checked.length(coverage.missing())
                 + " at the " + coverage.worst() + " of the picture.";
         return checked.fault(Weight.FAULT, panel, says, new CoverAgain(List.of(panel.id()), false, least.layer()));

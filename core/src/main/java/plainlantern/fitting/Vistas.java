@@ -85,7 +85,10 @@ public final class Vistas {
         return vista.framed(frame, flat.held());
     }
 
-    /** From where a vista that lies flat on the sheet is to where the panel shows it: the identity unless the slice is nudged or carried. */
+    /**
+     * From where a vista that lies flat on the sheet is to where the panel shows it: the identity unless the slice is nudged or
+     * carried.
+     */
     public static Affine through(Holder panel, PictureLayer slice) {
         return panel.seat().toSheet().after(slice.nudge().map()).after(home(panel, slice).toSheet().inverse());
     }
@@ -142,7 +145,8 @@ public final class Vistas {
         Vista vista = vista(sheet, layer);
         Picture picture = sheet.picture(vista.picture());
         Pose pose = pose(nudging(plane, layer.nudge()).after(base(sheet, panel, layer)), picture);
-        return new Shown(picture, new Flat(Fit.FREE, pose, vista.held()), plane, vista.treatment().slice(layer.treatment().tone()), layer.look());
+        return new Shown(picture, new Flat(Fit.FREE, pose, vista.held()), plane, vista.treatment().slice(layer.treatment().tone()),
+                layer.look());
     }
 
     /** What is shown as a picture of the panel's own. */
@@ -182,7 +186,8 @@ public final class Vistas {
                 seen.addAll(member.pathOnSheet().segments());
             }
         }
-        return new Sitting(new Path(forms), picture.width(), picture.height(), vista.plane().map(plane -> new Sitting.Seen(plane.map(), new Path(seen))));
+        return new Sitting(new Path(forms), picture.width(), picture.height(), vista.plane()
+                .map(plane -> new Sitting.Seen(plane.map(), new Path(seen))));
     }
 
     /** The panel with its slice nudged so that it lies as {@code wanted} says; throws {@link BadInput} for a mirrored or stretched one. */

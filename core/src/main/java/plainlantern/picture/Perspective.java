@@ -108,8 +108,10 @@ final class Perspective {
         Path seen = map.mapped(Path.box(wanted.grown(1)));
         if (seen.empty()) return Optional.empty();
         double reach = 4;
-        for (Point corner : Path.box(wanted).corners().orElseThrow())
-            if (map.depth(corner) > 0) reach = Math.max(reach, SUPPORT * Math.min(map.local(corner).greatest(), all.width() + all.height()) + 4);
+        for (Point corner : Path.box(wanted).corners().orElseThrow()) {
+            double wide = map.depth(corner) > 0 ? Math.min(map.local(corner).greatest(), all.width() + all.height()) : 0;
+            reach = Math.max(reach, SUPPORT * wide + 4);
+        }
         Box box = seen.bounds().grown(reach);
         double left = Math.floor(Math.max(0, box.x()) / BLOCK) * BLOCK;
         double top = Math.floor(Math.max(0, box.y()) / BLOCK) * BLOCK;
@@ -195,7 +197,10 @@ final class Perspective {
         private final float[] sum = new float[4];
         private final double y;
         private final Projective.Row depth = map.depth();
-        /** The ellipse: the picture at half the size so many times, a·u² + b·u·v + c·v² below {@link #SUPPORT} squared, how far it reaches. */
+        /**
+         * The ellipse: the picture at half the size so many times, a·u² + b·u·v + c·v² below {@link #SUPPORT} squared, how far it
+         * reaches.
+         */
         private Tile from;
         private double down;
         private double a;

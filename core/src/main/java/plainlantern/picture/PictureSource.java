@@ -32,7 +32,8 @@ public interface PictureSource {
      * @param wanted the part of the output that is wanted
      */
     default Tile onto(Treated what, int width, int height, Affine map, Box wanted) {
-        if (what.warp().isPresent()) return Perspective.onto(this, what, Affine.scale(1.0 / width, 1.0 / height).after(map.inverse()), wanted);
+        if (what.warp().isPresent()) return Perspective.onto(this, what, Affine.scale(1.0 / width, 1.0 / height).after(map.inverse()),
+                wanted);
         BufferedImage image = image(what.picture(), Math.max(map.xScale(), map.yScale()));
         Affine toPixels = map.after(Affine.scale((double) width / image.getWidth(), (double) height / image.getHeight()));
         if (what.untouched()) return Resample.onto(image, toPixels, wanted);

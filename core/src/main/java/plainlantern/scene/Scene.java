@@ -446,7 +446,8 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
         Treated treated = Treated.of(picture.id(), shown.treatment(), under, own);
         Path form = holder.ownPath();
         Hanging hanging = Hanging.in(shown, shown.toPanel(), form, form.bounds(), covers);
-        Pixels pixels = new Pixels(treated.warped(Optional.of(hanging.warp())), hanging.warp().across(), hanging.warp().down(), picture.foot());
+        Pixels pixels = new Pixels(treated.warped(Optional.of(hanging.warp())), hanging.warp().across(), hanging.warp().down(),
+                picture.foot());
         return new PaintedPicture(at, pixels, holder.seat().toSheet().after(hanging.map()), covers, 0, layer.look());
     }
 

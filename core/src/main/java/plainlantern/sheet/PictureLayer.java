@@ -17,7 +17,8 @@ public record PictureLayer(Source source, Placement placement, Treatment treatme
     public PictureLayer {
         treatment = treatment == null ? Treatment.NONE : treatment;
         look = look == null ? Look.PLAIN : look;
-        BadInput.unless(source.own().isPresent() == placement.flat().isPresent(), "panels", "A picture lies flat or is mounted, and a slice is nudged.");
+        BadInput.unless(source.own().isPresent() == placement.flat().isPresent(), "panels",
+                "A picture lies flat or is mounted, and a slice is nudged.");
     }
 
     /** A picture of a panel's own. */
@@ -66,7 +67,8 @@ public record PictureLayer(Source source, Placement placement, Treatment treatme
 
     /** The same mounted in a plane, or in none. */
     public PictureLayer mounted(Optional<Plane> newPlane) {
-        return new PictureLayer(source, newPlane.<Placement>map(plane -> new Mounted(plane, flat())).orElseGet(this::flat), treatment, look);
+        return new PictureLayer(source, newPlane.<Placement>map(plane -> new Mounted(plane, flat())).orElseGet(this::flat), treatment,
+                look);
     }
 
     /** The same nudged otherwise. */

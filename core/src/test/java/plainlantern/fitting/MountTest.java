@@ -172,7 +172,8 @@ class MountTest {
     /** Corners move with their panel's form; zoom and shift stay in the plane; said proportions stay; flat again it covers. */
     @Test
     void cornersAreMoved() {
-        Sheet zoomed = mounted("{'kind':'zoom-picture','panels':['p1'],'zoom':140}", "{'kind':'move-picture','panels':['p1'],'dx':3,'dy':-2}");
+        Sheet zoomed = mounted("{'kind':'zoom-picture','panels':['p1'],'zoom':140}",
+                "{'kind':'move-picture','panels':['p1'],'dx':3,'dy':-2}");
         Sheet moved = Sheets.after(zoomed, "{'kind':'set-corner','panels':['p1'],'corner':1,'across':130,'down':'40 mm'}");
         Holder panel = moved.holder("p1");
         assertThat(panel.pathOnSheet().corners().orElseThrow()).anyMatch(p -> p.distance(new Point(130, 40)) < 1e-9)
@@ -188,8 +189,8 @@ class MountTest {
         assertThat(Vistas.shown(flat, flat.holder("p1")).orElseThrow().plane()).isEmpty();
         assertThat(PanelState.of(flat, flat.holder("p1"))).isEqualTo(PanelState.COVERED);
         // Mounted in a rectangle, a picture looks as it did.
-        Sheet box = sheet("{'kind':'add-panel','outline':{'kind':'rectangle','topLeft':0,'topRight':0,'bottomRight':0,'bottomLeft':0}}", "{'kind':'fill','panels':['p1'],'picture':'" + DAWN + "'}",
-                "{'kind':'move-picture','panels':['p1'],'dx':4,'dy':2}");
+        Sheet box = sheet("{'kind':'add-panel','outline':{'kind':'rectangle','topLeft':0,'topRight':0,'bottomRight':0,'bottomLeft':0}}",
+                "{'kind':'fill','panels':['p1'],'picture':'" + DAWN + "'}", "{'kind':'move-picture','panels':['p1'],'dx':4,'dy':2}");
         Holder was = box.holder("p1");
         Sheet hung = Sheets.after(box, "{'kind':'mount','panels':['p1']}");
         Point corner = new Point(1200, 700);
@@ -222,10 +223,13 @@ class MountTest {
     }
 
     private static Sheet triptych() {
-        return Sheets.after(sheet("{'kind':'mount-here','picture':'" + DAWN + "','corners':[{'x':20,'y':30},{'x':60,'y':36},{'x':60,'y':104},{'x':20,'y':118}]}",
-                "{'kind':'mount-here','picture':'" + DAWN + "','corners':[{'x':70,'y':38},{'x':100,'y':43},{'x':100,'y':95},{'x':70,'y':101}]}",
-                "{'kind':'mount-here','picture':'" + DAWN + "','corners':[{'x':108,'y':44},{'x':130,'y':47},{'x':130,'y':87},{'x':108,'y':93}]}"),
-                "{'kind':'make-vista','panels':['p1','p2','p3'],'picture':'" + Sheets.TALL.id() + "'}",
+        Sheet sheet = sheet();
+        for (int[] f : new int[][] {{20, 30, 60, 36, 104, 118}, {70, 38, 100, 43, 95, 101}, {108, 44, 130, 47, 87, 93}}) {
+            String corners = String.format("[{'x':%d,'y':%d},{'x':%d,'y':%d},{'x':%d,'y':%d},{'x':%d,'y':%d}]", f[0], f[1], f[2], f[3],
+                    f[2], f[4], f[0], f[5]);
+            sheet = Sheets.after(sheet, "{'kind':'mount-here','picture':'" + DAWN + "','corners':" + corners + "}");
+        }
+        return Sheets.after(sheet, "{'kind':'make-vista','panels':['p1','p2','p3'],'picture':'" + Sheets.TALL.id() + "'}",
                 "{'kind':'mount','panels':['p1'],'whole':true}");
     }
 
@@ -240,12 +244,15 @@ class MountTest {
         Sheet sheet = triptych();
         Point pixel = new Point(1700, 2600);
         for (String id : List.of("p2", "p3")) assertThat(seen(sheet, id, pixel).distance(seen(sheet, "p1", pixel))).isLessThan(1e-9);
-        for (Holder member : sheet.members(sheet.vistas().get(0).id())) assertThat(PanelState.of(sheet, member)).isEqualTo(PanelState.COVERED);
+        for (Holder member : sheet.members(sheet.vistas().get(0).id())) assertThat(PanelState.of(sheet, member))
+                .isEqualTo(PanelState.COVERED);
         Sheet moved = Sheets.after(sheet, "{'kind':'move-panels','panels':['p2'],'dx':-3,'dy':4}");
         assertThat(seen(moved, "p2", pixel).distance(seen(sheet, "p2", pixel))).isLessThan(1e-9);
-        Sheet carried = Sheets.after(sheet, "{'kind':'carry','panels':['p2'],'carried':true}", "{'kind':'move-panels','panels':['p2'],'dx':-3,'dy':4}");
+        Sheet carried = Sheets.after(sheet, "{'kind':'carry','panels':['p2'],'carried':true}",
+                "{'kind':'move-panels','panels':['p2'],'dx':-3,'dy':4}");
         assertThat(seen(carried, "p2", pixel).distance(seen(sheet, "p2", pixel).plus(new Point(-3, 4)))).isLessThan(1e-9);
-        Sheet nudged = Sheets.after(sheet, "{'kind':'move-picture','panels':['p2'],'dx':2,'dy':1}", "{'kind':'turn-picture','panels':['p2'],'turn':3}");
+        Sheet nudged = Sheets.after(sheet, "{'kind':'move-picture','panels':['p2'],'dx':2,'dy':1}",
+                "{'kind':'turn-picture','panels':['p2'],'turn':3}");
         Sheet left = Sheets.after(nudged, "{'kind':'leave-vista','panels':['p2']}");
         assertThat(left.holder("p2").slice()).isEmpty();
         assertThat(seen(left, "p2", pixel).distance(seen(nudged, "p2", pixel))).isLessThan(1e-9);

@@ -49,11 +49,13 @@ class PerspectiveTest {
             ImageIO.write(image, "png", new File(folder, "in.png"));
             StringBuilder places = new StringBuilder();
             int[][] own = {{0, 0}, {size[0], 0}, {size[0], size[1]}, {0, size[1]}};
-            for (int i = 0; i < 4; i++) places.append(own[i][0]).append(',').append(own[i][1]).append(' ').append(QUAD.get(i).x()).append(',')
+            for (int i = 0; i < 4; i++) places.append(own[i][0]).append(',').append(own[i][1]).append(' ').append(QUAD.get(i).x())
+                    .append(',')
                     .append(QUAD.get(i).y()).append(' ');
             boolean light = size[0] > 600;
             Painted.run(folder, "convert", "in.png", "-virtual-pixel", "transparent", "-colorspace", light ? "RGB" : "sRGB", "-define",
-                    "distort:viewport=" + WIDTH + "x" + HEIGHT + "+0+0", "-distort", "Perspective", places.toString(), "-colorspace", "sRGB",
+                    "distort:viewport=" + WIDTH + "x" + HEIGHT + "+0+0", "-distort", "Perspective", places.toString(), "-colorspace",
+                    "sRGB",
                     "-depth", "8", "PNG32:theirs.png");
             BufferedImage ours = drawn(image).straight();
             assertThat(Painted.difference(ours, ImageIO.read(new File(folder, "theirs.png")))).as("%d", size[0]).isLessThan(1.5);
@@ -95,7 +97,10 @@ class PerspectiveTest {
         assertThat(Painted.worst(part.straight(), all.straight().getSubimage(333, 127, 90, 61))).isLessThanOrEqualTo(1);
     }
 
-    /** Frames of known corners, blurred and noisy, are found from corners that were only about there; where there are none, that is said. */
+    /**
+     * Frames of known corners, blurred and noisy, are found from corners that were only about there; where there are none, that is
+     * said.
+     */
     @Test
     void framesAreFound() {
         Random random = new Random(11);
@@ -109,7 +114,8 @@ class PerspectiveTest {
             }
             BufferedImage image = photographed(frame, round % 2 == 0 ? 120 : 60, random);
             List<Point> found = FrameEdges.near(image, about, 20).orElseThrow();
-            for (int i = 0; i < 4; i++) assertThat(found.get(i).distance(frame.get(i))).as("round %d, corner %d", round, i).isLessThan(0.75);
+            for (int i = 0; i < 4; i++) assertThat(found.get(i).distance(frame.get(i))).as("round %d, corner %d", round, i)
+                    .isLessThan(0.75);
         }
         assertThat(FrameEdges.near(photographed(List.of(), 0, random), QUAD, 20)).isEmpty();
     }

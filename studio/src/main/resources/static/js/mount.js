@@ -144,7 +144,7 @@ export function corner(i, start, id) {
   const grabbed = toSheet(start);
   const live = previewer((result) => {
     if (!result) return;
-    for (const part of result.changed) drawPreview(part.id, part.board);
+    for (const part of result.changed) drawPreview(part.id, part.board, true);
     sheet.vistas = result.vistas;
     redraw();
   });

@@ -98,7 +98,7 @@ function watched(chosen) {
   const back = remember(chosen);
   const live = previewer((result) => {
     if (result) {
-      for (const part of result.changed) drawPreview(part.id, part.board);
+      for (const part of result.changed) drawPreview(part.id, part.board, true);
       sheet.vistas = result.vistas;
     }
     redraw();

@@ -77,10 +77,13 @@ export function draw(id, svg) {
   else layer.append(next);
 }
 
-/** Draws what an edit would make of a panel that is there; one that another window took away meanwhile stays away. */
-export function drawPreview(id, svg) {
+/**
+ * Draws what an edit would make of a panel that is there; one that another window took away meanwhile stays away. With {@code swift}
+ * pictures that the server paints for it have as few pixels as will do while something moves.
+ */
+export function drawPreview(id, svg, swift = false) {
   if (!group(id)) return;
-  draw(id, svg);
+  draw(id, swift ? svg.replace(/(\/pictures\/\w+\/[\w-]+\/)medium/g, "$1live") : svg);
   group(id).dataset.preview = "";
 }
 

@@ -31,7 +31,10 @@ public record FillPanels(List<String> panels, String picture) implements Filling
         return panel.showing(Typed.FRONTMOST, covering(sheet, panel, picture));
     }
 
-    /** The picture just covering the panel, mounted as the one that it takes the place of, its focal point as near to the middle as that allows. */
+    /**
+     * The picture just covering the panel, mounted as the one that it takes the place of, its focal point as near to the middle as
+     * that allows.
+     */
     public static PictureLayer covering(Sheet sheet, Holder panel, Picture picture) {
         return covering(sheet, panel, picture, panel.picture(Typed.FRONTMOST).flatMap(PictureLayer::plane));
     }

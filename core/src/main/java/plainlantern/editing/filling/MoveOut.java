@@ -27,7 +27,8 @@ import plainlantern.sheet.Seat;
 import plainlantern.sheet.Sheet;
 
 /**
- * Takes a picture out of panels onto the sheet: a float in front of all others, at the same place and of the same size, whole; a mounted one lies flat then.
+ * Takes a picture out of panels onto the sheet: a float in front of all others, at the same place and of the same size, whole; a
+ * mounted one lies flat then.
  *
  * @param layer which picture of each panel, see {@link Panel#acting}
  */
@@ -54,7 +55,8 @@ public record MoveOut(List<String> panels, @Typed.Layer int layer) implements Fi
         Picture picture = shown.picture();
         Pose p = shown.pose();
         Seat seat = panel.seat();
-        Seat box = new Seat(seat.toSheet().apply(shown.toPanel().apply(new Point(picture.width() / 2.0, picture.height() / 2.0))), picture.width() * p.scaleX(), picture.height() * p.scaleY(),
+        Seat box = new Seat(seat.toSheet().apply(shown.toPanel().apply(new Point(picture.width() / 2.0, picture.height() / 2.0))),
+                picture.width() * p.scaleX(), picture.height() * p.scaleY(),
                 Affine.normalTurn(seat.turn() + (seat.mirrored() ? -p.turn() : p.turn())), seat.mirrored());
         Flat whole = new Flat(Fit.STRETCH, new Pose(Point.ORIGIN, p.scaleX(), p.scaleY(), 0, p.mirrored()), true);
         return new Float(Basics.of(id, picture.name(), box), List.of(Vistas.owned(shown, whole).mounted(Optional.empty())));

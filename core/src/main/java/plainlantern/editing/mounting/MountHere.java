@@ -26,6 +26,9 @@ import plainlantern.sheet.Sheet;
  */
 @JsonTypeName("mount-here")
 public record MountHere(String picture, List<Point> corners) implements MountingEdit {
+    private static final String UNSURE = "These corners don\u2019t tell the frame\u2019s proportions for certain. A lens of 28 mm is "
+            + "assumed; set them under Mount if you know better.";
+
     public MountHere {
         BadInput.unless(corners != null && corners.size() == 4, "corners", "A picture is mounted by four corners.");
         corners = List.copyOf(corners);
@@ -53,8 +56,7 @@ public record MountHere(String picture, List<Point> corners) implements Mounting
     public Optional<Remark> remark(Sheet before, Sheet after) {
         List<Point> frame = Quads.ordered(corners);
         return hung(Path.polygon(frame)).proportions(frame, before).determined() ? Optional.empty()
-                : Optional.of(Remark.of("These corners don\u2019t tell the frame\u2019s proportions for certain. A lens of 28 mm is assumed; set them "
-                        + "under Mount if you know better."));
+                : Optional.of(Remark.of(UNSURE));
     }
 
     @Override

@@ -146,7 +146,10 @@ public final class Planes {
         return corners.size() == 4 && plane.corners().stream().allMatch(p -> corners.stream().anyMatch(c -> c.distance(p) < SAME));
     }
 
-    /** A rule is applied anew; what was placed by hand keeps its zoom and its place in the plane, and covers anew where it comes into one. */
+    /**
+     * A rule is applied anew; what was placed by hand keeps its zoom and its place in the plane, and covers anew where it comes
+     * into one.
+     */
     private static Flat refitted(Sheet sheet, Flat flat, Optional<Plane> before, Optional<Plane> after, Sitting was, Sitting is) {
         Pose old = flat.pose();
         if (flat.fit() != Fit.FREE) return flat.settled(flat.fit(), is.fitted(flat.fit(), old.turn(), old.mirrored(), sheet.ppi()));

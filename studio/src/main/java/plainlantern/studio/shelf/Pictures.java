@@ -317,7 +317,8 @@ public class Pictures {
 
     /** Where a picture stands, with that background taken out or none. */
     public Optional<Foot> foot(UUID account, String sha, Optional<Cleared> clear) {
-        return room.with(account, PREVIEW, () -> Footing.of(seen(account, new Treated(sha, clear, List.of(), Optional.empty()), Level.MEDIUM)));
+        return room.with(account, PREVIEW, () -> Footing.of(seen(account, new Treated(sha, clear, List.of(), Optional.empty()),
+                Level.MEDIUM)));
     }
 
     /** A picture's leading colours. */

@@ -72,7 +72,8 @@ class DemoTest {
                 entry("Open day in two inks", 7), entry("Four evenings in one light", 4), entry("Three frames in the gallery", 4));
         for (Plan plan : DemoSheets.ALL) {
             Sheet sheet = DemoSamples.made(plan);
-            assertThat(sheet.layouts()).hasSize(List.of("Season postcard", "Three frames in the gallery").contains(plan.empty().name()) ? 0 : 1);
+            assertThat(sheet.layouts()).hasSize(List.of("Season postcard", "Three frames in the gallery").contains(plan.empty()
+                    .name()) ? 0 : 1);
         }
     }
 
