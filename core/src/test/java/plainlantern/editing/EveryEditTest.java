@@ -21,6 +21,7 @@ import plainlantern.Sheets;
 import plainlantern.Tried;
 import plainlantern.asking.BadInput;
 import plainlantern.asking.Unit;
+import plainlantern.editing.filling.FreshenPicture;
 import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.editing.placing.BringDrawing;
 import plainlantern.editing.reading.EditReader;
@@ -159,6 +160,7 @@ class EveryEditTest {
         SAMPLES.put("set-paper", "'paper':{'kind':'none'}");
         SAMPLES.put("set-up-sheet", "'width':'30 cm','ppi':'150','panels':'scale'");
         SAMPLES.put("shelve", "'pictures':[]");
+        SAMPLES.put("freshen", "'picture':''");
         SAMPLES.put("bring-drawing", "'elements':[],'pictures':[],'says':''");
         SAMPLES.put("space", "'panels':['p1','p2','p3'],'how':'pack','gap':'2 mm'");
         SAMPLES.put("swap", "'one':'p1','other':'p2'");
@@ -178,6 +180,7 @@ class EveryEditTest {
     private static Edit edit(String kind, Sheet sheet) {
         return switch (kind) {
             case "shelve" -> new ShelvePictures(List.of(new Picture("f".repeat(64), "Frost", 900, 600)));
+            case "freshen" -> new FreshenPicture(Sheets.DAWN.id(), new Picture("f".repeat(64), "Dawn", 3000, 2100));
             case "bring-drawing" -> new BringDrawing(List.of(Panel.empty("p1", "Brought", Rectangle.SHARP,
                     Seat.upright(new Point(40, 30), 20, 10))), List.of(), "Brought 1 panel.");
             case "return-to" -> new ReturnTo("Before the cut", Sheet.empty("Kept", Unit.MM, 90, 60, 200));
@@ -240,7 +243,7 @@ class EveryEditTest {
             "replace-vista", "copy-nudge", "clear-background", "set-up-sheet", "remove-swatch", "set-swatch", "return-to", "resize-panels",
                     "carry", "fit-caption", "set-tone", "clear-tone", "copy-tone", "name-tone", "follow-tone", "forget-tone",
                     "recolour-tone",
-                    "set-table", "even-tone", "match-tone");
+                    "set-table", "even-tone", "match-tone", "freshen");
 
     /**
      * Each kind of edit either refuses in words and leaves the sheet as it is, or gives a sheet that can be stored, in which every id

@@ -24,6 +24,7 @@ import "./layers.js";
 import "./letters.js";
 import "./settle-bench.js";
 import "./mount.js";
+import "./nested.js";
 import "./dealing.js";
 
 const STAGES = { arrange, fill, settle, tone, dress, check, deliver };

@@ -64,7 +64,7 @@ public record ReplacePicture(List<String> panels, Optional<String> picture, Stri
         return there.own().isEmpty() ? panel : panel.changingLayer(at, layer -> replaced(sheet, panel, there, comes));
     }
 
-    private static PictureLayer replaced(Sheet sheet, Holder panel, PictureLayer own, Picture comes) {
+    static PictureLayer replaced(Sheet sheet, Holder panel, PictureLayer own, Picture comes) {
         Sitting sitting = Sitting.of(panel, comes, own.plane());
         Picture was = sheet.picture(sheet.pictureOf(own));
         Flat flat = own.flat();

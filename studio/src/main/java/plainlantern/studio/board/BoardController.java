@@ -26,6 +26,8 @@ import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
 import plainlantern.sheet.SheetSize;
 import plainlantern.studio.account.Member;
+import plainlantern.studio.nested.Freshness;
+import plainlantern.studio.nested.NestedSheets;
 import plainlantern.studio.sheets.Change;
 import plainlantern.studio.sheets.Opened;
 import plainlantern.studio.sheets.Sheets;
@@ -44,12 +46,17 @@ public class BoardController {
     private final Pictures pictures;
     private final Typefaces typefaces;
     private final Answers answers;
+    private final NestedSheets nested;
+    private final Freshness freshness;
 
-    BoardController(Sheets sheets, Pictures pictures, Typefaces typefaces, Answers answers) {
+    BoardController(Sheets sheets, Pictures pictures, Typefaces typefaces, Answers answers, NestedSheets nested,
+            Freshness freshness) {
         this.sheets = sheets;
         this.pictures = pictures;
         this.typefaces = typefaces;
         this.answers = answers;
+        this.nested = nested;
+        this.freshness = freshness;
     }
 
     /**
@@ -72,6 +79,7 @@ public class BoardController {
     @GetMapping
     String page(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam(defaultValue = "") String stage, Model model) {
         Opened opened = sheets.open(id, member.id());
+        freshness.lookedAt(member.id(), opened);
         Sheet sheet = opened.sheet();
         model.addAttribute("opened", opened);
         model.addAttribute("sheet", sheet);
@@ -105,7 +113,10 @@ public class BoardController {
     ResponseEntity<Answer> changes(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam long version,
                                    @RequestParam String stage, @RequestParam(defaultValue = "") List<String> selected,
                                    @RequestParam(defaultValue = "false") boolean whole, @RequestParam(defaultValue = "-1") int layer) {
-        if (sheets.version(id, member.id()) == version) return ResponseEntity.noContent().build();
+        if (sheets.version(id, member.id()) == version) {
+            freshness.lookedAt(member.id(), sheets.open(id, member.id()));
+            return ResponseEntity.noContent().build();
+        }
         return ResponseEntity.ok(answers.whole(sheets.open(id, member.id()), new Looking(Stage.of(stage), whole, layer), selected));
     }
 
@@ -142,6 +153,7 @@ public class BoardController {
     String closer(@AuthenticationPrincipal Member member, @PathVariable UUID id, @PathVariable String sha, Model model) {
         model.addAttribute("gallery", answers.gallery());
         model.addAttribute("closer", PictureCloser.of(sheets.open(id, member.id()).sheet(), sha, pictures.corners(member.id(), sha)));
+        model.addAttribute("from", nested.from(member.id(), sha));
         return "board/closer :: closer";
     }
 
