@@ -15,6 +15,7 @@ import plainlantern.Sheets;
 import plainlantern.Tried;
 import plainlantern.asking.BadInput;
 import plainlantern.asking.Unit;
+import plainlantern.editing.filling.FreshenPicture;
 import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.editing.reading.EditReader;
 import plainlantern.editing.vistas.SplitPicture;
@@ -224,6 +225,22 @@ class FillingTest {
                 "{'kind':'move-picture','panels':['p1'],'dx':2,'dy':1}", "{'kind':'copy-nudge','from':'p1','panels':['p2']}");
         assertThat(nudged.holder("p2").sliced().orElseThrow().nudge()).isEqualTo(nudged.holder("p1").sliced().orElseThrow().nudge());
         assertThat(nudged.holder("p2").sliced().orElseThrow().nudge().dx()).isCloseTo(2, within(1e-9));
+    }
+
+    /** A newer drawing of half the size takes the old one's place everywhere: places, tones and vistas stay, and the shelf has one of them. */
+    @Test
+    void aNewerDrawingTakesTheOldOnesPlace() {
+        Sheet before = after(two(), "{'kind':'fill','panels':['p1'],'picture':'" + DAWN.id() + "'}",
+                "{'kind':'zoom-picture','panels':['p1'],'zoom':150}", "{'kind':'set-tone','of':{'panels':['p1']},'exposure':0.5}",
+                "{'kind':'set-paper','paper':{'kind':'pictured','picture':'" + DAWN.id() + "','blur':0,'treatment':{}}}");
+        Picture half = new Picture("a".repeat(64), "Drawn again", DAWN.width() / 2, DAWN.height() / 2);
+        Sheet fresh = new FreshenPicture(DAWN.id(), half).on(before);
+        same(front(before, "p1"), front(fresh, "p1").after(Affine.scale(0.5, 0.5)), DAWN);
+        PictureLayer layer = fresh.holder("p1").picture(-1).orElseThrow();
+        assertThat(layer.treatment()).isEqualTo(before.holder("p1").picture(-1).orElseThrow().treatment());
+        assertThat(fresh.paper().pictured().orElseThrow().picture()).isEqualTo(half.id());
+        assertThat(fresh.shelf()).extracting(Picture::name).isEqualTo(before.shelf().stream().map(Picture::name).toList());
+        assertThat(fresh.shelf()).noneMatch(picture -> picture.id().equals(DAWN.id()));
     }
 
     /** A texture covers the sheet and its bleed, and is locked where that is asked for. */
