@@ -227,7 +227,10 @@ class FillingTest {
         assertThat(nudged.holder("p2").sliced().orElseThrow().nudge().dx()).isCloseTo(2, within(1e-9));
     }
 
-    /** A newer drawing of half the size takes the old one's place everywhere: places, tones and vistas stay, and the shelf has one of them. */
+    /**
+     * A newer drawing of half the size takes the old one's place everywhere: places, tones and vistas stay, and the shelf has one
+     * of them.
+     */
     @Test
     void aNewerDrawingTakesTheOldOnesPlace() {
         Sheet before = after(two(), "{'kind':'fill','panels':['p1'],'picture':'" + DAWN.id() + "'}",

@@ -32,7 +32,8 @@ public final class EditReader {
             FillingEdit.class,
             VistaEdit.class, MountingEdit.class, ToningEdit.class, DressingEdit.class, WordsEdit.class);
     /** Only the program makes these: imports vouch for the pictures, and a version is one that was kept. */
-    private static final List<Class<? extends Edit>> OURS = List.of(ShelvePictures.class, FreshenPicture.class, ReturnTo.class, BringDrawing.class);
+    private static final List<Class<? extends Edit>> OURS = List.of(ShelvePictures.class, FreshenPicture.class, ReturnTo.class,
+            BringDrawing.class);
     private static final JsonMapper MAPPER = SheetJson.MAPPER.rebuild()
             // Numbers that no one reads as numbers stay what was sent.
             .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS)

@@ -22,7 +22,8 @@ import plainlantern.studio.sheets.Opened;
 import plainlantern.studio.sheets.Sheets;
 
 /**
- * Sheets as pictures in other sheets. One is drawn on its paper, at its own ppi as far as that stays within limits, and becomes a picture of
+ * Sheets as pictures in other sheets. One is drawn on its paper, at its own ppi as far as that stays within limits, and becomes a
+ * picture of
  * the account like any other; what is known beside is which sheet it came from. When that sheet was changed it is drawn anew.
  */
 @Service
