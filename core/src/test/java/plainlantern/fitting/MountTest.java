@@ -17,6 +17,7 @@ import plainlantern.Sheets;
 import plainlantern.Tried;
 import plainlantern.asking.BadInput;
 import plainlantern.asking.Unit;
+import plainlantern.editing.filling.Pictures;
 import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Path;
@@ -179,6 +180,8 @@ class MountTest {
         assertThat(panel.pathOnSheet().corners().orElseThrow()).anyMatch(p -> p.distance(new Point(130, 40)) < 1e-9)
                 .anyMatch(p -> p.distance(new Point(22, 118)) < 1e-9);
         assertThat(PanelState.coverage(moved, panel).orElseThrow().zoom()).isCloseTo(1.4, within(1e-9));
+        Sheet centred = Sheets.after(moved, "{'kind':'centre-picture','panels':['p1'],'across':1.5}");
+        assertThat(Pictures.centre(centred, centred.holder("p1"), false, -1).x()).isCloseTo(1.5, within(1e-9));
         Sheet said = Sheets.after(moved, "{'kind':'set-proportions','panels':['p1'],'proportions':'3 : 2'}",
                 "{'kind':'set-corner','panels':['p1'],'corner':0,'across':25}");
         Plane plane = Vistas.shown(said, said.holder("p1")).orElseThrow().plane().orElseThrow();

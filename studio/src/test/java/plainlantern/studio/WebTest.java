@@ -166,10 +166,32 @@ class WebTest extends StudioTest {
         assertThat(sheets.open(id, member.id()).sheet().picture(picture.id()).foot()).isEmpty();
     }
 
+    /** How a picture is drawn in perspective comes from its address: what makes no sense is not there, and nothing large comes of it. */
+    @Test
+    void perspectiveFromAnAddressIsBounded() throws Exception {
+        String warp = "{\"warp\":{\"toPicture\":{\"across\":{\"x\":%s,\"y\":0.1,\"one\":0},\"down\":{\"x\":0,\"y\":1,\"one\":0},"
+                + "\"depth\":{\"x\":0.4,\"y\":0.3,\"one\":1}},\"open\":%s,\"width\":%s,\"height\":900,\"across\":%s,\"down\":700}}";
+        for (Object[] fine : new Object[][] {{"1", true, 1200, 900}, {"1", false, 2_000_000_000, 2_000_000_000},
+            {"-1", false, 1200, 12}}) {
+            MockHttpServletResponse drawn = ask(get("/pictures/" + picture.id() + "/" + addressed(String.format(warp, fine)) + "/medium"));
+            assertThat(drawn.getStatus()).as("%s", List.of(fine)).isEqualTo(200);
+            BufferedImage image = ImageIO.read(new ByteArrayInputStream(drawn.getContentAsByteArray()));
+            assertThat(Math.max(image.getWidth(), image.getHeight())).isLessThanOrEqualTo(1280);
+        }
+        for (Object[] bad : new Object[][] {{"0", true, 0, 900}, {"\"NaN\"", true, 1200, 900}, {"1", true, 1200, -4}, {"1e300", true, 1, 1}}) {
+            String address = "/pictures/" + picture.id() + "/" + addressed(String.format(warp, bad)) + "/small";
+            assertThat(ask(get(address)).getStatus()).as("%s", List.of(bad)).isEqualTo(404);
+        }
+    }
+
+    private static String addressed(String json) {
+        return Base64.getUrlEncoder().withoutPadding().encodeToString(json.getBytes(StandardCharsets.UTF_8));
+    }
+
     /** A treatment as an address tells it: white taken out, so tolerantly. */
     private static String treated(int tolerance) {
         String json = "{\"cleared\":{\"colour\":\"#FFFFFF\",\"tolerance\":" + tolerance + ".0,\"softness\":0.0}}";
-        return Base64.getUrlEncoder().withoutPadding().encodeToString(json.getBytes(StandardCharsets.UTF_8));
+        return addressed(json);
     }
 
     /**

@@ -23,7 +23,7 @@ public record CentrePicture(List<String> panels, @Typed.OptionalLength OptionalD
     @Override
     public Sheet apply(Sheet before) {
         return Pictures.placing(before, panels, whole, layer, (placement, sitting) -> {
-            Point middle = whole ? sitting.middle() : Point.ORIGIN;
+            Point middle = sitting.pivot(whole);
             return placement.at(new Point(across.isPresent() ? middle.x() + across.getAsDouble() : placement.centre().x(),
                     down.isPresent() ? middle.y() + down.getAsDouble() : placement.centre().y()));
         });

@@ -265,16 +265,21 @@ public class Pictures {
     private BufferedImage treated(UUID account, Treated what, BufferedImage preview, int side) {
         PictureRow row = rows(account, List.of(what.picture())).get(what.picture());
         if (row == null) throw new NotFound();
-        if (what.warp().isPresent()) return warped(account, what, what.warp().get(), preview, side);
         int[] size = {preview.getWidth(), preview.getHeight()};
-        return with(account, (id, share) -> preview).sized(what, 1, row.width(), row.height(), size);
+        BufferedImage flat = with(account, (id, share) -> preview).sized(what.warped(Optional.empty()), 1, row.width(), row.height(), size);
+        return what.warp().map(warp -> warped(what.picture(), warp, flat, side)).orElse(flat);
     }
 
-    /** A picture in perspective, its box at most so many pixels along its longer side; {@code told} comes from an address. */
-    private BufferedImage warped(UUID account, Treated what, Warp told, BufferedImage preview, int side) {
+    /**
+     * A picture in perspective, its box at most so many pixels along its longer side. How it is drawn comes from an address: that decides
+     * what is seen of the preview, and of nothing larger.
+     */
+    private static BufferedImage warped(String picture, Warp told, BufferedImage flat, int side) {
+        Warp warp = new Warp(told.toPicture(), told.open(), flat.getWidth(), flat.getHeight(), told.across(), told.down());
         double share = Math.min(1, (double) side / Math.max(told.across(), told.down()));
         int[] size = {(int) Math.max(1, Math.round(told.across() * share)), (int) Math.max(1, Math.round(told.down() * share))};
-        return with(account, (id, any) -> preview).sized(what, share, told.across(), told.down(), size);
+        PictureSource source = (id, any) -> flat;
+        return source.sized(Treated.plain(picture).warped(Optional.of(warp)), share, told.across(), told.down(), size);
     }
 
     /** That source of pixels, with the account's tables of colours. */
