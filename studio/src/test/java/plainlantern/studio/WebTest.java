@@ -178,7 +178,8 @@ class WebTest extends StudioTest {
             BufferedImage image = ImageIO.read(new ByteArrayInputStream(drawn.getContentAsByteArray()));
             assertThat(Math.max(image.getWidth(), image.getHeight())).isLessThanOrEqualTo(1280);
         }
-        for (Object[] bad : new Object[][] {{"0", true, 0, 900}, {"\"NaN\"", true, 1200, 900}, {"1", true, 1200, -4}, {"1e300", true, 1, 1}}) {
+        for (Object[] bad : new Object[][] {{"0", true, 0, 900}, {"\"NaN\"", true, 1200, 900}, {"1", true, 1200, -4},
+            {"1e300", true, 1, 1}}) {
             String address = "/pictures/" + picture.id() + "/" + addressed(String.format(warp, bad)) + "/small";
             assertThat(ask(get(address)).getStatus()).as("%s", List.of(bad)).isEqualTo(404);
         }
