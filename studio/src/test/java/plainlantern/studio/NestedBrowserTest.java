@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.FilePayload;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -69,7 +70,9 @@ class NestedBrowserTest extends Browsed {
         named("Wall").click();
         assertThat(page.locator("#nested-list .problem")).containsText("circle");
         openSheet(wall);
-        assertThat(page.locator("#undo")).hasAttribute("title", "Undo Drawn anew: Postcard");
+        // It is noticed at the next look, drawn and read in the background, and seen at the look after.
+        assertThat(page.locator("#undo")).hasAttribute("title", "Undo Drawn anew: Postcard",
+                new LocatorAssertions.HasAttributeOptions().setTimeout(90_000));
         String after = page.locator("#panels image").getAttribute("data-picture");
         assertThat(after).isNotEqualTo(before);
         assertThat(page.locator("#panels image")).hasAttribute("href", Pattern.compile("/pictures/" + after + "/\\w+/\\w+"));
