@@ -38,6 +38,7 @@ import org.w3c.dom.NodeList;
 import plainlantern.geometry.Path;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.PictureSource;
+import plainlantern.picture.Previews;
 import plainlantern.picture.Resample;
 import plainlantern.rendering.BoardPainter;
 import plainlantern.rendering.Delivery;
@@ -103,10 +104,11 @@ class AgreementTest {
         });
     }
 
-    /** A picture as the page gets it: treated. */
+    /** A picture as the page gets it: treated, with no more pixels than its largest preview. */
     private static byte[] painted(PaintedPicture layer) {
-        int[] size = {layer.width(), layer.height()};
-        return Encoder.png(PICTURES.sized(layer.treated(), 1, size[0], size[1], size), 72);
+        double share = Math.min(1, (double) Previews.Level.LARGE.side() / Math.max(layer.width(), layer.height()));
+        int[] size = {(int) Math.ceil(layer.width() * share), (int) Math.ceil(layer.height() * share)};
+        return Encoder.png(PICTURES.sized(layer.treated(), 1, layer.width(), layer.height(), size), 72);
     }
 
     private static void agrees(String name, BufferedImage painted, BufferedImage meant, boolean[] edges) {
