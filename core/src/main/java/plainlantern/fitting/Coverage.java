@@ -1,11 +1,9 @@
 package plainlantern.fitting;
 
-import java.util.List;
 import plainlantern.asking.Unit;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
-import plainlantern.geometry.Point;
 import plainlantern.geometry.Polygons;
 import plainlantern.geometry.Projective;
 import plainlantern.sheet.Pose;
@@ -23,9 +21,6 @@ import plainlantern.sheet.Pose;
  */
 public record Coverage(boolean covered, Slack slack, double bareShare, double zoom, double ppi, double stretch, boolean before) {
     private static final double TOLERANCE = 1e-6;
-    /** Places along each side where a mounted picture is measured. */
-    private static final int ALONG = 8;
-    private static final int MANY = 40;
 
     /**
      * All along the picture's own axes, mm.
@@ -86,18 +81,7 @@ public record Coverage(boolean covered, Slack slack, double bareShare, double zo
     private static double coarsest(Sitting sitting, Pose placement) {
         Projective map = sitting.seen().orElseThrow().map().after(placement.toPanel(sitting.width(), sitting.height()));
         Affine back = placement.toPanel(sitting.width(), sitting.height()).inverse();
-        double most = 0;
-        for (List<Point> ring : sitting.outline().flattened(1)) {
-            int along = ring.size() > MANY ? 1 : ALONG;
-            for (int i = 0; i < ring.size(); i++) {
-                Point from = ring.get(i);
-                Point step = ring.get((i + 1) % ring.size()).minus(from);
-                for (int k = 0; k < along; k++) {
-                    most = Math.max(most, map.local(back.apply(from.plus(step.times((double) k / along)))).greatest());
-                }
-            }
-        }
-        return most;
+        return sitting.outline().along(1).stream().mapToDouble(at -> map.local(back.apply(at)).greatest()).max().orElse(0);
     }
 
     private static double bareShare(Sitting sitting, Pose placement) {

@@ -13,6 +13,8 @@ import java.util.Optional;
 public record Path(List<Segment> segments, FillRule rule) {
     /** Nothing. */
     public static final Path EMPTY = new Path(List.of());
+    private static final int PLACES = 8;
+    private static final int MANY_SIDES = 40;
 
     public Path {
         segments = List.copyOf(segments);
@@ -221,6 +223,19 @@ public record Path(List<Segment> segments, FillRule rule) {
             for (int i = 0; i < chords; i++) corners.add(curve.at((double) i / chords));
         }
         return corners;
+    }
+
+    /** Places along its sides, close together where these are few; a curve counts as {@code steps} of them. */
+    public List<Point> along(int steps) {
+        List<Point> places = new ArrayList<>();
+        for (List<Point> ring : flattened(steps)) {
+            int each = ring.size() > MANY_SIDES ? 1 : PLACES;
+            for (int i = 0; i < ring.size(); i++) {
+                Point step = ring.get((i + 1) % ring.size()).minus(ring.get(i));
+                for (int k = 0; k < each; k++) places.add(ring.get(i).plus(step.times((double) k / each)));
+            }
+        }
+        return places;
     }
 
     /** Each contour as a path of its own. */

@@ -36,15 +36,8 @@ final class Perspective {
     private static final int AROUND = 4;
     /** Keys' cubic with B = 0.3782 and C = 0.3109 over the distance (Robidoux; from memory), by distance squared. */
     private static final float[] WEIGHTS = weights(0.37821575509399867, 0.31089212245300067);
-    private static final float[] LIGHT = new float[256];
-    private static final float[] STORED = new float[256];
-
-    static {
-        for (int i = 0; i < 256; i++) {
-            LIGHT[i] = (float) (255 * Light.linear(i));
-            STORED[i] = i;
-        }
-    }
+    private static final float[] LIGHT = Resample.LIGHT;
+    private static final float[] STORED = Resample.STORED;
 
     private final List<Tile> levels;
     private final Projective map;
@@ -346,7 +339,8 @@ final class Perspective {
             if (weight <= 0) return nearest(argb, u, v, lastX, lastY);
             if (light) return 0xFF000000 | Light.stored(red / weight / 255) << 16 | Light.stored(green / weight / 255) << 8
                     | Light.stored(blue / weight / 255);
-            return 0xFF000000 | level(red / weight) << 16 | level(green / weight) << 8 | level(blue / weight);
+            return 0xFF000000 | Resample.level(red / weight, 255) << 16 | Resample.level(green / weight, 255) << 8
+                    | Resample.level(blue / weight, 255);
         }
 
         /** Beyond the picture its edge goes on. */
@@ -362,10 +356,6 @@ final class Perspective {
         private int floor(float value) {
             int whole = (int) value;
             return whole > value ? whole - 1 : whole;
-        }
-
-        private int level(float value) {
-            return Math.max(0, Math.min(255, (int) (value + 0.5f)));
         }
 
         private int clear(double u, double v) {

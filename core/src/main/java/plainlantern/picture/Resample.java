@@ -20,8 +20,8 @@ public final class Resample {
     /** A reduction is done by averaging whole blocks until about this factor is left for the fine filter. */
     static final double LEFT_TO_FILTER = 1.8;
     /** By stored values, of 255: the light behind them, and themselves. */
-    private static final float[] LIGHT = new float[256];
-    private static final float[] STORED = new float[256];
+    static final float[] LIGHT = new float[256];
+    static final float[] STORED = new float[256];
 
     static {
         for (int i = 0; i < 256; i++) {
@@ -182,7 +182,7 @@ public final class Resample {
         return out;
     }
 
-    private static int level(float value, int most) {
+    static int level(float value, int most) {
         int rounded = (int) (value + 0.5f);
         return rounded < 0 ? 0 : Math.min(rounded, most);
     }

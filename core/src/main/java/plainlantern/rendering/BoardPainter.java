@@ -187,7 +187,7 @@ public final class BoardPainter {
         numbers.put("placement", placement);
         numbers.put("held", held);
         sitting.seen().ifPresent(seen -> {
-            // Shares of the whole, row by row: across, down, depth.
+            // Row by row: across, down, depth.
             Projective map = seen.map().normal();
             numbers.put("seen", Stream.of(map.across(), map.down(), map.depth()).map(r -> new double[] {r.x(), r.y(), r.one()}).toList());
             numbers.put("pivot", sitting.pivot(false));

@@ -1,11 +1,9 @@
 package plainlantern.scene;
 
-import java.util.List;
 import plainlantern.fitting.Shown;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
-import plainlantern.geometry.Point;
 import plainlantern.geometry.Projective;
 import plainlantern.sheet.Warp;
 
@@ -18,7 +16,6 @@ import plainlantern.sheet.Warp;
 record Hanging(Warp warp, Affine map) {
     private static final int WIDEST = 12_000;
     private static final double MOST = 40e6;
-    private static final int ALONG = 8;
 
     /**
      * @param seen   from the picture's pixels, {@code shown} of them, to the frame of the box
@@ -40,17 +37,6 @@ record Hanging(Warp warp, Affine map) {
 
     /** The most of the picture's pixels along a millimetre, wherever the form is: farthest from who looks, at an edge. */
     private static double densest(Projective back, Path form) {
-        double most = 0;
-        for (List<Point> ring : form.flattened(2)) {
-            int along = ring.size() > 40 ? 1 : ALONG;
-            for (int i = 0; i < ring.size(); i++) {
-                Point step = ring.get((i + 1) % ring.size()).minus(ring.get(i));
-                for (int k = 0; k < along; k++) {
-                    Point at = ring.get(i).plus(step.times((double) k / along));
-                    if (back.depth(at) > 0) most = Math.max(most, back.local(at).greatest());
-                }
-            }
-        }
-        return most;
+        return form.along(2).stream().filter(at -> back.depth(at) > 0).mapToDouble(at -> back.local(at).greatest()).max().orElse(0);
     }
 }

@@ -410,7 +410,7 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
             @Override
             public Layer picture(PictureLayer layer) {
                 Shown shown = Vistas.shown(sheet, holder, layer);
-                if (shown.plane().isPresent()) return mounted(sheet, holder, at, layer);
+                if (shown.plane().isPresent()) return mounted(sheet, holder, at, layer, shown);
                 Picture picture = shown.picture();
                 Affine pixelsToSheet = holder.seat().toSheet().after(shown.pose().toPanel(picture.width(), picture.height()));
                 boolean covers = Coverage.of(Sitting.of(holder, picture), shown.pose()).covered();
@@ -433,8 +433,7 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
         });
     }
 
-    private static PaintedPicture mounted(Sheet sheet, Holder holder, int at, PictureLayer layer) {
-        Shown shown = Vistas.shown(sheet, holder, layer);
+    private static PaintedPicture mounted(Sheet sheet, Holder holder, int at, PictureLayer layer, Shown shown) {
         Picture picture = shown.picture();
         Sitting sitting = Sitting.of(holder, shown);
         boolean covers = Coverage.of(sitting, shown.pose()).covered();

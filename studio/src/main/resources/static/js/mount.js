@@ -1,12 +1,13 @@
 // Mount: a picture goes between four corners that are clicked on the board; the corners of what is mounted are dragged under a loupe.
-import { sheet, select, watch, remember, drawPreview } from "./sheet.js";
+import { sheet, select, watch } from "./sheet.js";
 import { toSheet, toScreen, view } from "./view.js";
-import { edit, previewer } from "./server.js";
+import { edit } from "./server.js";
 import { above, redraw, takeCorner } from "./marks.js";
 import { svg } from "./geometry.js";
 import { hold, release, tool } from "./tools.js";
 import { pointCatcher } from "./catches.js";
 import { subject, cornersOf, aim } from "./lit.js";
+import { watched } from "./watched.js";
 import { firstMarked, unmark } from "./shelf.js";
 import { openStage } from "./bench.js";
 import { say } from "./notes.js";
@@ -139,23 +140,13 @@ export function corner(i, start, id) {
   const lit = subject(id);
   const from = cornersOf(lit)[i];
   const catching = pointCatcher();
-  const back = remember(lit.members);
-  const vistas = sheet.vistas;
   const grabbed = toSheet(start);
-  const live = previewer((result) => {
-    if (!result) return;
-    for (const part of result.changed) drawPreview(part.id, part.board, true);
-    sheet.vistas = result.vistas;
-    redraw();
-  });
-  let to = null;
+  const live = watched(lit.members);
   const restore = () => {
-    live.close();
     shut();
-    sheet.vistas = vistas;
-    back();
-    redraw();
+    live.restore();
   };
+  let to = null;
   loupe(from);
   return {
     move(event, now) {
@@ -173,8 +164,8 @@ export function corner(i, start, id) {
       }
       live.close();
       shut();
-      if (await edit(setting(id, i, to))) back();
-      else restore();
+      if (await edit(setting(id, i, to))) live.back();
+      else live.restore();
       redraw();
     },
     cancel: restore,

@@ -1,10 +1,11 @@
 // Settle: the picture inside the lit panel is moved, zoomed and turned; the panels stay put.
-import { sheet, select, letGo, panel, group, image, remember, drawPreview } from "./sheet.js";
+import { sheet, select, letGo, panel, group, image } from "./sheet.js";
 import { view, toSheet } from "./view.js";
-import { edit, previewer } from "./server.js";
+import { edit } from "./server.js";
 import { redraw, litAt, liveZoom } from "./marks.js";
-import { pictureMatrix, seatMatrix, apply, inFrame, held, zoomed, union } from "./geometry.js";
+import { pictureMatrix, apply, inFrame, held, zoomed, union } from "./geometry.js";
 import { corner, nudgeCorner, letCorner } from "./mount.js";
+import { watched } from "./watched.js";
 import { say } from "./notes.js";
 import { subject, put, unhide, aim, inSubject, pivot, SHEET } from "./lit.js";
 
@@ -91,26 +92,6 @@ function show(moved, placements) {
 }
 
 const mounted = ({ picture }) => Boolean(picture.seen);
-
-/** Has the server show what edits of these panels would give, until it is closed or given up. */
-function watched(chosen) {
-  const vistas = sheet.vistas;
-  const back = remember(chosen);
-  const live = previewer((result) => {
-    if (result) {
-      for (const part of result.changed) drawPreview(part.id, part.board, true);
-      sheet.vistas = result.vistas;
-    }
-    redraw();
-  });
-  const restore = () => {
-    live.close();
-    sheet.vistas = vistas;
-    back();
-    redraw();
-  };
-  return { want: live.want, close: live.close, back, restore };
-}
 
 /** What is mounted moves in its plane: the place under the pointer stays under it. */
 function moveMounted(start, pressed, chosen, moved) {

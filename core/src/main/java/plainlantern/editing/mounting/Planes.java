@@ -52,8 +52,7 @@ public final class Planes {
         /** What corners in its frame tell of the rectangle that is seen so. */
         public Proportions proportions(List<Point> corners, Sheet sheet) {
             List<Point> there = corners.stream().map(toSheet::apply).toList();
-            Point middle = there.get(0).plus(there.get(1)).plus(there.get(2)).plus(there.get(3)).times(0.25);
-            return Proportions.of(there, Onlook.at(sheet, middle, through));
+            return Proportions.of(there, Onlook.at(sheet, Quads.middle(there), through));
         }
 
         /** With other corners: proportions that somebody has said stay. */

@@ -17,10 +17,9 @@ final class Quads {
 
     private Quads() {}
 
-    /** Any four places in that order; those that no order makes a frame of stay what they are. */
+    /** Any four places in that order. */
     static List<Point> ordered(List<Point> places) {
-        if (places.size() != 4) return places;
-        Point middle = places.get(0).plus(places.get(1)).plus(places.get(2)).plus(places.get(3)).times(0.25);
+        Point middle = middle(places);
         List<Point> turning = new ArrayList<>(places);
         turning.sort(Comparator.comparingDouble(p -> Math.atan2(p.y() - middle.y(), p.x() - middle.x())));
         int first = 0;
@@ -30,6 +29,10 @@ final class Quads {
         List<Point> out = new ArrayList<>();
         for (int i = 0; i < 4; i++) out.add(turning.get((first + i) % 4));
         return out;
+    }
+
+    static Point middle(List<Point> corners) {
+        return corners.get(0).plus(corners.get(1)).plus(corners.get(2)).plus(corners.get(3)).times(0.25);
     }
 
     /** The frame that a form most likely is: its own four corners, or the four that hold nearly all of it, else its box. */

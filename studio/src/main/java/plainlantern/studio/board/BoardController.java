@@ -113,11 +113,12 @@ public class BoardController {
     ResponseEntity<Answer> changes(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam long version,
                                    @RequestParam String stage, @RequestParam(defaultValue = "") List<String> selected,
                                    @RequestParam(defaultValue = "false") boolean whole, @RequestParam(defaultValue = "-1") int layer) {
-        if (sheets.version(id, member.id()) == version) {
-            freshness.lookedAt(member.id(), sheets.open(id, member.id()));
+        Opened opened = sheets.open(id, member.id());
+        if (opened.version() == version) {
+            freshness.lookedAt(member.id(), opened);
             return ResponseEntity.noContent().build();
         }
-        return ResponseEntity.ok(answers.whole(sheets.open(id, member.id()), new Looking(Stage.of(stage), whole, layer), selected));
+        return ResponseEntity.ok(answers.whole(opened, new Looking(Stage.of(stage), whole, layer), selected));
     }
 
     @PostMapping("/edits")

@@ -315,7 +315,7 @@ public class Pictures {
     public Told.Lost lost(UUID account, Treated what) {
         return lost.get(new Asked(account, what), () -> room.with(account, PREVIEW, () -> {
             Histogram after = Histogram.of(small(account, what));
-            Histogram before = Histogram.of(small(account, new Treated(what.picture(), what.cleared(), List.of(), Optional.empty())));
+            Histogram before = Histogram.of(small(account, what.toneless()));
             return new Told.Lost(Math.max(0, after.dark() - before.dark()), Math.max(0, after.light() - before.light()));
         }));
     }
