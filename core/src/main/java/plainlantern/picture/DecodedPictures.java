@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import plainlantern.treating.ColourMap;
 
 /**
@@ -51,21 +52,37 @@ public final class DecodedPictures implements PictureSource {
 
     @Override
     public BufferedImage image(String id, double share) {
+        return image(id, shrink(share), () -> originals.apply(id));
+    }
+
+    private BufferedImage image(String id, int shrink, Supplier<byte[]> original) {
+        return kept(id + '/' + shrink, () -> {
+            byte[] bytes = original.get();
+            return PictureReader.decode(id, bytes, PictureReader.inspect(id, bytes), shrink);
+        });
+    }
+
+    @Override
+    public BufferedImage deep(String id, double share) {
         int shrink = shrink(share);
-        String key = id + '/' + shrink;
+        return kept(id + '/' + shrink + "/deep", () -> {
+            byte[] bytes = originals.apply(id);
+            PictureFile file = PictureReader.inspect(id, bytes);
+            return file.deep() ? PictureReader.deep(id, bytes, file) : image(id, shrink, () -> bytes);
+        });
+    }
+
+    private BufferedImage kept(String key, Supplier<BufferedImage> reading) {
         CompletableFuture<BufferedImage> mine = new CompletableFuture<>();
         CompletableFuture<BufferedImage> image;
         synchronized (kept) {
             CompletableFuture<BufferedImage> theirs = kept.get(key);
             image = theirs == null ? mine : theirs;
-            if (theirs == null) {
-                kept.put(key, mine);
-            }
+            if (theirs == null) kept.put(key, mine);
         }
         if (image == mine) {
             try {
-                byte[] bytes = originals.apply(id);
-                mine.complete(PictureReader.decode(id, bytes, PictureReader.inspect(id, bytes), shrink));
+                mine.complete(reading.get());
                 forget();
             } catch (RuntimeException | Error e) {
                 mine.completeExceptionally(e);
@@ -86,20 +103,18 @@ public final class DecodedPictures implements PictureSource {
     /** Lets go of those that were used longest ago, as many as are too many. */
     private void forget() {
         synchronized (kept) {
-            long pixels = kept.values().stream().mapToLong(DecodedPictures::pixels).sum();
-            for (Iterator<CompletableFuture<BufferedImage>> oldest = kept.values().iterator(); pixels > most && kept.size() > 1
-                    && oldest.hasNext();) {
-                long these = pixels(oldest.next());
-                if (these > 0) oldest.remove();
-                pixels -= these;
-            }
+            Iterator<CompletableFuture<BufferedImage>> oldest = kept.values().iterator();
+            while (kept.size() > 1 && oldest.hasNext() && pixels() > most) if (read(oldest.next())) oldest.remove();
         }
     }
 
-    /** None while it is being read. */
-    private static long pixels(CompletableFuture<BufferedImage> image) {
-        if (!image.isDone() || image.isCompletedExceptionally()) return 0;
-        BufferedImage done = image.join();
-        return (long) done.getWidth() * done.getHeight();
+    /** None of what is being read. Deep ones count twice, one that is kept under two names once. */
+    private long pixels() {
+        return kept.values().stream().filter(DecodedPictures::read).map(CompletableFuture::join).distinct()
+                .mapToLong(image -> (long) image.getWidth() * image.getHeight() * (Srgb.deep(image) ? 2 : 1)).sum();
+    }
+
+    private static boolean read(CompletableFuture<BufferedImage> image) {
+        return image.isDone() && !image.isCompletedExceptionally();
     }
 }

@@ -87,6 +87,7 @@ public final class ImportHelper {
         out.writeBoolean(file.srgb());
         out.writeUTF(file.taken().map(LocalDateTime::toString).orElse(""));
         out.writeByte(file.pixelBytes());
+        out.writeBoolean(file.deep());
         out.writeByte(imported.previews().size());
         for (Map.Entry<Level, byte[]> preview : imported.previews().entrySet()) {
             out.writeByte(preview.getKey().ordinal());
@@ -111,7 +112,7 @@ public final class ImportHelper {
         boolean srgb = in.readBoolean();
         String taken = in.readUTF();
         PictureFile file = new PictureFile(kind, width, height, orientation, srgb, taken.isEmpty() ? Optional.empty()
-                : Optional.of(LocalDateTime.parse(taken)), in.readByte());
+                : Optional.of(LocalDateTime.parse(taken)), in.readByte(), in.readBoolean());
         Map<Level, byte[]> previews = new EnumMap<>(Level.class);
         for (int left = in.readByte(); left > 0; left--) {
             Level level = Level.values()[in.readByte()];

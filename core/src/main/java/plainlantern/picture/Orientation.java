@@ -1,7 +1,6 @@
 package plainlantern.picture;
 
 import java.awt.image.BufferedImage;
-import java.awt.image.DataBufferByte;
 
 /**
  * How stored pixels have to be turned to stand upright: EXIF 2.32, tag 0x0112. The names say which side of the upright
@@ -20,14 +19,14 @@ public enum Orientation {
         return ordinal() >= LEFT_TOP.ordinal();
     }
 
-    /** The upright picture; the same object when nothing has to be done. Takes images with interleaved bytes. */
+    /** The upright picture; the same object when nothing has to be done. Takes images with interleaved samples. */
     public BufferedImage upright(BufferedImage stored) {
         if (this == TOP_LEFT) return stored;
         int width = swapsSides() ? stored.getHeight() : stored.getWidth();
         int height = swapsSides() ? stored.getWidth() : stored.getHeight();
-        BufferedImage out = new BufferedImage(width, height, stored.getType());
-        byte[] from = ((DataBufferByte) stored.getRaster().getDataBuffer()).getData();
-        byte[] to = ((DataBufferByte) out.getRaster().getDataBuffer()).getData();
+        BufferedImage out = Srgb.like(stored, width, height);
+        Object from = Srgb.samples(stored.getRaster());
+        Object to = Srgb.samples(out.getRaster());
         int bands = stored.getRaster().getNumBands();
         int right = width - 1;
         int bottom = height - 1;

@@ -11,9 +11,10 @@ import java.util.Optional;
  * @param srgb       whether its colours are known to be sRGB as they stand
  * @param taken      when it was taken, by the camera's clock: EXIF 2.32 tag 0x9003
  * @param pixelBytes that a pixel takes as its decoder gives it
+ * @param deep       whether it has more than eight bits a channel
  */
 public record PictureFile(FileKind kind, int width, int height, Orientation orientation, boolean srgb,
-        Optional<LocalDateTime> taken, int pixelBytes) {
+        Optional<LocalDateTime> taken, int pixelBytes, boolean deep) {
     private static final int RGB = 3;
     private static final int OURS = 4;
 

@@ -75,9 +75,10 @@ public final class PictureReader {
             Metadata metadata = metadata(kind, bytes);
             Orientation orientation = orientation(metadata);
             boolean swap = orientation.swapsSides();
-            int pixelBytes = pixelBytes(reader);
+            ImageTypeSpecifier raw = raw(reader);
+            int pixelBytes = pixelBytes(raw);
             return new PictureFile(kind, swap ? height : width, swap ? width : height, orientation, srgb(kind, bytes, pixelBytes),
-                    taken(metadata), pixelBytes);
+                    taken(metadata), pixelBytes, raw.getBitsPerBand(0) > 8);
         });
     }
 
@@ -99,7 +100,29 @@ public final class PictureReader {
                 return file.orientation().upright(Srgb.bytes(fast.get(), told));
             }
         }
-        BufferedImage stored = withReader(fileName, bytes, file.kind(), reader -> {
+        BufferedImage stored = stored(fileName, bytes, file);
+        return file.orientation().upright(Srgb.bytes(stored, told(bytes, file)));
+    }
+
+    /**
+     * As {@link #decode(String, byte[], PictureFile)}, with samples of sixteen bits where the file has as many: interleaved in the same
+     * order.
+     */
+    static BufferedImage deep(String fileName, byte[] bytes, PictureFile file) {
+        return file.orientation().upright(Srgb.shorts(stored(fileName, bytes, file), told(bytes, file)));
+    }
+
+    private static Optional<ICC_Profile> told(byte[] bytes, PictureFile file) {
+        return switch (file.kind()) {
+            case PNG -> file.srgb() ? Optional.empty() : PngColours.profile(bytes);
+            case BMP -> ElderColours.bmp(bytes);
+            case GIF -> ElderColours.gif(bytes);
+            default -> Optional.empty();
+        };
+    }
+
+    private static BufferedImage stored(String fileName, byte[] bytes, PictureFile file) {
+        return withReader(fileName, bytes, file.kind(), reader -> {
             AtomicReference<String> warning = new AtomicReference<>();
             reader.addIIOReadWarningListener((IIOReadWarningListener) (source, text) -> warning.set(text));
             BufferedImage image = inks(file) ? JpegInks.srgb(bytes, reader.readRaster(0, null)) : reader.read(0, plainly(file, reader));
@@ -108,8 +131,6 @@ public final class PictureReader {
             }
             return image;
         });
-        boolean told = file.kind() == FileKind.PNG && !file.srgb();
-        return file.orientation().upright(Srgb.bytes(stored, told ? PngColours.profile(bytes) : Optional.empty()));
     }
 
     private static boolean inks(PictureFile file) {
@@ -123,9 +144,12 @@ public final class PictureReader {
         return param;
     }
 
-    private static int pixelBytes(ImageReader reader) throws IOException {
+    private static ImageTypeSpecifier raw(ImageReader reader) throws IOException {
         ImageTypeSpecifier raw = reader.getRawImageType(0);
-        if (raw == null) raw = reader.getImageTypes(0).next();
+        return raw == null ? reader.getImageTypes(0).next() : raw;
+    }
+
+    private static int pixelBytes(ImageTypeSpecifier raw) {
         int bits = 0;
         for (int band = 0; band < raw.getNumBands(); band++) bits += raw.getBitsPerBand(band) > 8 ? 16 : 8;
         return bits / 8;

@@ -24,6 +24,14 @@ public interface PictureSource {
     BufferedImage image(String id, double share);
 
     /**
+     * The same for a tone to work on: interleaved samples of sixteen bits, in the same order, where its file has as many and the source
+     * can tell them.
+     */
+    default BufferedImage deep(String id, double share) {
+        return image(id, share);
+    }
+
+    /**
      * Finished pixels of a treated picture where it is seen.
      *
      * @param width  the picture's own pixels across, upright; of one drawn in perspective those of its box
@@ -34,13 +42,14 @@ public interface PictureSource {
     default Tile onto(Treated what, int width, int height, Affine map, Box wanted) {
         if (what.warp().isPresent()) return Perspective.onto(this, what, Affine.scale(1.0 / width, 1.0 / height).after(map.inverse()),
                 wanted);
-        BufferedImage image = image(what.picture(), Math.max(map.xScale(), map.yScale()));
+        double share = Math.max(map.xScale(), map.yScale());
+        BufferedImage image = what.tones().isEmpty() ? image(what.picture(), share) : deep(what.picture(), share);
         Affine toPixels = map.after(Affine.scale((double) width / image.getWidth(), (double) height / image.getHeight()));
         if (what.untouched()) return Resample.onto(image, toPixels, wanted);
         int reach = Treating.reach(what, map.inverse());
         Tile tile = Resample.onto(image, toPixels, wanted.grown(reach));
         Affine toPicture = Affine.scale(1.0 / width, 1.0 / height).after(map.inverse()).after(Affine.move(tile.x(), tile.y()));
-        Treating.treat(what, new Patch(tile.argb(), tile.width(), tile.height(), toPicture), new WholePicture(this, image, width, height));
+        Treating.treat(what, tile.patch(toPicture), new WholePicture(this, image, width, height));
         return reach == 0 ? tile : tile.part(wanted);
     }
 
@@ -54,9 +63,11 @@ public interface PictureSource {
             return onto(what, width, height, map, new Box(0, 0, size[0], size[1])).image(clear(what)
                     ? BufferedImage.TYPE_4BYTE_ABGR : BufferedImage.TYPE_3BYTE_BGR);
         }
-        BufferedImage image = image(what.picture(), share);
-        return Treating.treated(what, size[0] < image.getWidth() ? Resample.toSize(image, size[0], size[1]) : image,
-                new WholePicture(this, image, width, height));
+        BufferedImage image = what.tones().isEmpty() ? image(what.picture(), share) : deep(what.picture(), share);
+        boolean smaller = size[0] < image.getWidth();
+        if (what.untouched()) return smaller ? Resample.toSize(image, size[0], size[1]) : image;
+        return Treating.treated(what, smaller ? Resample.patch(image, size[0], size[1]) : Patch.of(image),
+                image.getColorModel().hasAlpha(), new WholePicture(this, image, width, height));
     }
 
     /** Whether a picture drawn in perspective can be seen through. */

@@ -2,6 +2,7 @@ package plainlantern.picture;
 
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
+import java.lang.reflect.Array;
 import java.util.Arrays;
 import java.util.stream.IntStream;
 import plainlantern.geometry.Affine;
@@ -9,6 +10,8 @@ import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 import plainlantern.sheet.Light;
+import plainlantern.treating.Curve;
+import plainlantern.treating.Patch;
 
 /**
  * Brings the pixels of an image to where an affine map puts them, filtered well both ways: Lanczos with three lobes when
@@ -17,6 +20,8 @@ import plainlantern.sheet.Light;
  */
 public final class Resample {
     private static final int STRIP = 48;
+    /** White in sixteen bits. */
+    private static final int DEEP = 0xFFFF;
     /** A reduction is done by averaging whole blocks until about this factor is left for the fine filter. */
     static final double LEFT_TO_FILTER = 1.8;
     /** By stored values, of 255: the light behind them, and themselves. */
@@ -35,11 +40,11 @@ public final class Resample {
     /**
      * The pixels of {@code image} for the whole output pixels that {@code wanted} touches.
      *
-     * @param image interleaved bytes, TYPE_3BYTE_BGR or TYPE_4BYTE_ABGR
+     * @param image interleaved bytes, TYPE_3BYTE_BGR or TYPE_4BYTE_ABGR, or samples of sixteen bits in that order: the tile has as many
      * @param map   from image pixels to output pixels, both measured from the top left edge
      */
     public static Tile onto(BufferedImage image, Affine map, Box wanted) {
-        Tile clear = Tile.over(wanted);
+        Tile clear = Srgb.deep(image) ? Tile.over(wanted).deep() : Tile.over(wanted);
         if (map.equals(Affine.move(Math.rint(map.e()), Math.rint(map.f())))) return moved(image, (int) map.e(), (int) map.f(), clear);
         double slant = 1e-9 * (Math.abs(map.a()) + Math.abs(map.b()));
         if (Math.abs(map.b()) <= slant && Math.abs(map.c()) <= slant) {
@@ -52,6 +57,12 @@ public final class Resample {
         return turned(image, map, clear);
     }
 
+    /** The whole image at another size, to be treated. */
+    static Patch patch(BufferedImage image, int width, int height) {
+        return onto(image, Affine.scale((double) width / image.getWidth(), (double) height / image.getHeight()), new Box(0, 0, width, height))
+                .patch(Affine.scale(1.0 / width, 1.0 / height));
+    }
+
     /** The whole image at another size. */
     public static BufferedImage toSize(BufferedImage image, int width, int height) {
         Affine map = Affine.scale((double) width / image.getWidth(), (double) height / image.getHeight());
@@ -60,6 +71,7 @@ public final class Resample {
 
     /** The very pixels, moved by whole ones; beyond the edges those at the edges. */
     private static Tile moved(BufferedImage image, int across, int down, Tile tile) {
+        if (Srgb.deep(image)) return movedDeep(image, across, down, tile);
         byte[] data = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
         int bands = image.getRaster().getNumBands();
         IntStream.range(0, tile.height()).parallel().forEach(row -> {
@@ -69,6 +81,23 @@ public final class Resample {
                 int alpha = bands == 3 ? 255 : data[at++] & 0xFF;
                 int pixel = (data[at + 2] & 0xFF) << 16 | (data[at + 1] & 0xFF) << 8 | data[at] & 0xFF;
                 tile.argb()[row * tile.width() + x] = alpha == 255 ? 0xFF000000 | pixel : multiplied(pixel, alpha);
+            }
+        });
+        return tile;
+    }
+
+    private static Tile movedDeep(BufferedImage image, int across, int down, Tile tile) {
+        short[] data = (short[]) Srgb.samples(image.getRaster());
+        int bands = image.getRaster().getNumBands();
+        IntStream.range(0, tile.height()).parallel().forEach(row -> {
+            float[] pixel = new float[4];
+            int from = Math.max(0, Math.min(image.getHeight() - 1, tile.y() + row - down)) * image.getWidth();
+            for (int x = 0; x < tile.width(); x++) {
+                int at = (from + Math.max(0, Math.min(image.getWidth() - 1, tile.x() + x - across))) * bands;
+                float alpha = bands == 3 ? 1 : (data[at++] & DEEP) / (float) DEEP;
+                for (int i = 0; i < 3; i++) pixel[i] = (data[at + i] & DEEP) * alpha * 255 / DEEP;
+                pixel[3] = alpha * 255;
+                deep(pixel, 0, 4, false, tile, row * tile.width() + x);
             }
         });
         return tile;
@@ -84,12 +113,12 @@ public final class Resample {
         int shrinkX = Math.max(1, (int) Math.floor(1 / Math.abs(map.a()) / LEFT_TO_FILTER));
         int shrinkY = Math.max(1, (int) Math.floor(1 / Math.abs(map.d()) / LEFT_TO_FILTER));
         boolean light = Math.min(Math.abs(map.a()), Math.abs(map.d())) < 1 - 1e-9;
-        Source source = Source.of(image, shrinkX, shrinkY, reached(map, tile), light ? LIGHT : STORED);
+        Source source = Source.of(image, shrinkX, shrinkY, reached(map, tile), light);
         Kernel across = new Kernel(tile.x(), tile.width(), map.a() * shrinkX, map.e() + map.a() * source.x(), source.width());
         Kernel down = new Kernel(tile.y(), tile.height(), map.d() * shrinkY, map.f() + map.d() * source.y(), source.height());
         int height = tile.height();
         IntStream.range(0, (height + STRIP - 1) / STRIP).parallel().forEach(strip ->
-                strip(source, across, down, strip * STRIP, Math.min(height, (strip + 1) * STRIP), tile.argb()));
+                strip(source, across, down, strip * STRIP, Math.min(height, (strip + 1) * STRIP), tile));
         return tile;
     }
 
@@ -100,7 +129,8 @@ public final class Resample {
         return corners.mapped(map.inverse()).bounds().grown(room);
     }
 
-    private static void strip(Source source, Kernel across, Kernel down, int from, int to, int[] out) {
+    private static void strip(Source source, Kernel across, Kernel down, int from, int to, Tile tile) {
+        int[] out = tile.argb();
         int width = across.start.length;
         int low = Integer.MAX_VALUE;
         int high = 0;
@@ -120,7 +150,8 @@ public final class Resample {
                 float[] row = rows[down.start[y] + k - low];
                 for (int i = 0; i < sum.length; i++) sum[i] += weight * row[i];
             }
-            if (source.levels == LIGHT) for (int x = 0; x < width; x++) out[y * width + x] = lit(sum, x * bands, bands);
+            if (tile.finer().isPresent()) for (int x = 0; x < width; x++) deep(sum, x * bands, bands, source.light(), tile, y * width + x);
+            else if (source.light()) for (int x = 0; x < width; x++) out[y * width + x] = lit(sum, x * bands, bands);
             else for (int x = 0; x < width; x++) out[y * width + x] = bands == 3 ? opaque(sum, x * 3) : clear(sum, x * 4);
         }
     }
@@ -182,17 +213,38 @@ public final class Resample {
         return out;
     }
 
+    /** Sets a pixel of sixteen bits to sums of 255. */
+    private static void deep(float[] sum, int at, int bands, boolean light, Tile tile, int i) {
+        float alpha = bands == 3 ? 1 : Math.max(0, Math.min(1, sum[at + 3] / 255));
+        int most = (int) (alpha * DEEP + 0.5f);
+        int upper = most >> 8 << 24;
+        int lower = (most & 0xFF) << 24;
+        for (int k = 0; k < 3 && most > 0; k++) {
+            float value = sum[at + k] / 255;
+            if (light) value = Curve.stored(Math.max(0, value / alpha)) * alpha;
+            int rounded = Math.max(0, Math.min(most, (int) (value * DEEP + 0.5f)));
+            upper |= rounded >> 8 << 8 * k;
+            lower |= (rounded & 0xFF) << 8 * k;
+        }
+        tile.argb()[i] = upper;
+        tile.finer().orElseThrow()[i] = lower;
+    }
+
     static int level(float value, int most) {
         int rounded = (int) (value + 0.5f);
         return rounded < 0 ? 0 : Math.min(rounded, most);
     }
 
     private static Tile transposed(Tile tile) {
-        int[] out = new int[tile.argb().length];
-        for (int y = 0; y < tile.height(); y++) {
-            for (int x = 0; x < tile.width(); x++) out[x * tile.height() + y] = tile.argb()[y * tile.width() + x];
-        }
-        return new Tile(tile.y(), tile.x(), tile.height(), tile.width(), out);
+        return new Tile(tile.y(), tile.x(), tile.height(), tile.width(), transposed(tile.argb(), tile.width()),
+                tile.finer().map(finer -> transposed(finer, tile.width())));
+    }
+
+    private static int[] transposed(int[] pixels, int width) {
+        int height = pixels.length / width;
+        int[] out = new int[pixels.length];
+        for (int y = 0; y < height; y++) for (int x = 0; x < width; x++) out[x * height + y] = pixels[y * width + x];
+        return out;
     }
 
     /** First to the size it will have, upright, then turned by cubic convolution. */
@@ -210,13 +262,15 @@ public final class Resample {
         IntStream.range(0, tile.height()).parallel().forEach(y -> {
             for (int x = 0; x < tile.width(); x++) {
                 Point at = back.apply(new Point(tile.x() + x + 0.5, tile.y() + y + 0.5));
-                tile.argb()[y * tile.width() + x] = cubic(sized, at.x() - sized.x() - 0.5, at.y() - sized.y() - 0.5);
+                float[] sum = cubic(sized, at.x() - sized.x() - 0.5, at.y() - sized.y() - 0.5);
+                if (tile.finer().isEmpty()) tile.argb()[y * tile.width() + x] = clear(sum, 0);
+                else deep(sum, 0, 4, false, tile, y * tile.width() + x);
             }
         });
         return tile;
     }
 
-    private static int cubic(Tile tile, double x, double y) {
+    private static float[] cubic(Tile tile, double x, double y) {
         int x0 = (int) Math.floor(x) - 1;
         int y0 = (int) Math.floor(y) - 1;
         float[] sum = new float[4];
@@ -225,49 +279,62 @@ public final class Resample {
             int row = Math.max(0, Math.min(tile.height() - 1, y0 + j)) * tile.width();
             for (int i = 0; i < 4; i++) {
                 float weight = wy * (float) Kernel.catmullRom(x - x0 - i);
-                int pixel = tile.argb()[row + Math.max(0, Math.min(tile.width() - 1, x0 + i))];
+                int from = row + Math.max(0, Math.min(tile.width() - 1, x0 + i));
+                int pixel = tile.argb()[from];
                 sum[0] += weight * (pixel & 0xFF);
                 sum[1] += weight * (pixel >> 8 & 0xFF);
                 sum[2] += weight * (pixel >> 16 & 0xFF);
                 sum[3] += weight * (pixel >>> 24);
+                if (tile.finer().isPresent()) finer(tile.finer().get()[from], pixel, weight, sum);
             }
         }
-        return clear(sum, 0);
+        return sum;
+    }
+
+    /** Adds what the lower eight bits of a pixel make of 255, beside the upper ones. */
+    private static void finer(int lower, int upper, float weight, float[] sum) {
+        for (int k = 0; k < 4; k++) sum[k] += weight * ((lower >>> 8 * k & 0xFF) - (upper >>> 8 * k & 0xFF)) / 257;
     }
 
     /**
      * The source pixels, averaged in blocks of {@code shrinkX} by {@code shrinkY} on the way (a large reduction needs no
      * wide filter on every pixel), from column {@code x} and row {@code y} of the image on.
      */
-    private record Source(byte[] data, float[] levels, int stride, int bands, int shrinkX, int shrinkY, int x, int y, int width,
+    private record Source(Object samples, boolean light, int stride, int bands, int shrinkX, int shrinkY, int x, int y, int width,
             int height) {
-        static Source of(BufferedImage image, int shrinkX, int shrinkY, Box reached, float[] levels) {
+        static Source of(BufferedImage image, int shrinkX, int shrinkY, Box reached, boolean light) {
             int bands = image.getRaster().getNumBands();
             int x = (int) Math.max(0, Math.min(image.getWidth() - 1, Math.floor(reached.x()))) / shrinkX * shrinkX;
             int y = (int) Math.max(0, Math.min(image.getHeight() - 1, Math.floor(reached.y()))) / shrinkY * shrinkY;
             int right = (int) Math.min(image.getWidth(), Math.max(x + 1, Math.ceil(reached.right())));
             int bottom = (int) Math.min(image.getHeight(), Math.max(y + 1, Math.ceil(reached.bottom())));
-            return new Source(((DataBufferByte) image.getRaster().getDataBuffer()).getData(), levels, image.getWidth(), bands,
+            return new Source(Srgb.samples(image.getRaster()), light, image.getWidth(), bands,
                     shrinkX, shrinkY, x, y, Math.max(1, (right - x) / shrinkX), Math.max(1, (bottom - y) / shrinkY));
         }
 
         /** One row of averaged pixels: blue, green, red and, with four bands, alpha multiplied into the others. */
         float[] line(int row) {
             float[] out = new float[width * bands];
-            int rows = Math.min(shrinkY, data.length / bands / stride - y - row * shrinkY);
+            int rows = Math.min(shrinkY, Array.getLength(samples) / bands / stride - y - row * shrinkY);
             int columns = Math.min(shrinkX, stride - x);
             for (int j = 0; j < rows; j++) {
                 int at = ((y + row * shrinkY + j) * stride + x) * bands;
-                if (bands == 3 && columns == 2) addOpaquePairs(out, at);
-                else if (bands == 3) addOpaque(out, at, columns);
-                else addClear(out, at, columns);
+                if (samples instanceof short[] deep) addDeep(out, deep, at, columns);
+                else add(out, (byte[]) samples, at, columns);
             }
             float share = 1f / (columns * rows);
             if (share != 1) for (int i = 0; i < out.length; i++) out[i] *= share;
             return out;
         }
 
-        private void addOpaque(float[] out, int from, int columns) {
+        private void add(float[] out, byte[] data, int at, int columns) {
+            float[] levels = light ? LIGHT : STORED;
+            if (bands == 3 && columns == 2) addOpaquePairs(out, data, levels, at);
+            else if (bands == 3) addOpaque(out, data, levels, at, columns);
+            else addClear(out, data, levels, at, columns);
+        }
+
+        private static void addOpaque(float[] out, byte[] data, float[] levels, int from, int columns) {
             int at = from;
             for (int i = 0; i < out.length; i += 3) {
                 float b = levels[data[at] & 0xFF];
@@ -286,7 +353,7 @@ public final class Resample {
         }
 
         /** As {@link #addOpaque} for blocks two pixels wide, the commonest by far. */
-        private void addOpaquePairs(float[] out, int from) {
+        private static void addOpaquePairs(float[] out, byte[] data, float[] levels, int from) {
             int at = from;
             for (int i = 0; i < out.length; i += 3, at += 6) {
                 out[i] += levels[data[at] & 0xFF] + levels[data[at + 3] & 0xFF];
@@ -295,7 +362,19 @@ public final class Resample {
             }
         }
 
-        private void addClear(float[] out, int from, int columns) {
+        private void addDeep(float[] out, short[] data, int from, int columns) {
+            float[] levels = light ? Deep.LIGHT : Deep.STORED;
+            int at = from;
+            for (int i = 0; i < out.length; i += bands) {
+                for (int k = 0; k < columns; k++, at += 3) {
+                    float alpha = bands == 3 ? 1 : Deep.STORED[data[at++] & DEEP] / 255;
+                    for (int c = 0; c < 3; c++) out[i + c] += levels[data[at + c] & DEEP] * alpha;
+                    if (bands == 4) out[i + 3] += alpha * 255;
+                }
+            }
+        }
+
+        private static void addClear(float[] out, byte[] data, float[] levels, int from, int columns) {
             int at = from;
             for (int i = 0; i < out.length; i += 4) {
                 for (int k = 0; k < columns; k++, at += 4) {
@@ -305,6 +384,19 @@ public final class Resample {
                     out[i + 2] += levels[data[at + 3] & 0xFF] * alpha / 255f;
                     out[i + 3] += alpha;
                 }
+            }
+        }
+    }
+
+    /** As {@link #LIGHT} and {@link #STORED}, by values of sixteen bits. */
+    private static final class Deep {
+        static final float[] LIGHT = new float[DEEP + 1];
+        static final float[] STORED = new float[DEEP + 1];
+
+        static {
+            for (int i = 0; i <= DEEP; i++) {
+                LIGHT[i] = (float) (255 * Light.behind(i / (double) DEEP));
+                STORED[i] = i * 255f / DEEP;
             }
         }
     }

@@ -1,5 +1,6 @@
 package plainlantern.picture;
 
+import java.awt.Transparency;
 import java.awt.color.CMMException;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_ColorSpace;
@@ -8,9 +9,11 @@ import java.awt.color.ProfileDataException;
 import java.awt.image.BufferedImage;
 import java.awt.image.ColorConvertOp;
 import java.awt.image.ColorModel;
+import java.awt.image.ComponentColorModel;
 import java.awt.image.ComponentSampleModel;
 import java.awt.image.DataBuffer;
 import java.awt.image.DataBufferByte;
+import java.awt.image.DataBufferUShort;
 import java.awt.image.IndexColorModel;
 import java.awt.image.Raster;
 import java.awt.image.WritableRaster;
@@ -19,7 +22,7 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
- * Brings decoded images into one form: sRGB (IEC 61966-2-1), interleaved bytes, alpha not multiplied in. Colours that a profile describes
+ * Brings decoded images into one form: sRGB (IEC 61966-2-1), interleaved bytes or, for tones, shorts, alpha not multiplied in. Colours that a profile describes
  * are computed by Little CMS, which comes with Java, in the file's own depth: 16 bits stay 16 bits until they are sRGB. Scanners and
  * screens are read as they are to be perceived, printers' inks relative to the paper's white.
  */
@@ -64,17 +67,50 @@ final class Srgb {
 
     /** @param told what the file says of its colours; empty where the image says it, or nothing does */
     static BufferedImage bytes(BufferedImage image, Optional<ICC_Profile> told) {
+        return of(image, told, false);
+    }
+
+    /** With sixteen bits a sample, in the same order; with eight where the image has no more, or is none of samples. */
+    static BufferedImage shorts(BufferedImage image, Optional<ICC_Profile> told) {
+        return of(image, told, image.getSampleModel() instanceof ComponentSampleModel
+                && image.getRaster().getTransferType() == DataBuffer.TYPE_USHORT);
+    }
+
+    /** Whether its samples have sixteen bits. */
+    static boolean deep(BufferedImage image) {
+        return image.getRaster().getTransferType() == DataBuffer.TYPE_USHORT;
+    }
+
+    /** An empty image with samples like those of another. */
+    static BufferedImage like(BufferedImage image, int width, int height) {
+        return empty(width, height, image.getColorModel().hasAlpha(), deep(image));
+    }
+
+    /** All samples of an interleaved raster, an array of bytes or shorts. */
+    static Object samples(Raster raster) {
+        return raster.getDataBuffer() instanceof DataBufferUShort deep ? deep.getData() : ((DataBufferByte) raster.getDataBuffer()).getData();
+    }
+
+    private static BufferedImage empty(int width, int height, boolean alpha, boolean deep) {
+        if (!deep) return new BufferedImage(width, height, type(alpha));
+        ColorModel model = new ComponentColorModel(ColorSpace.getInstance(ColorSpace.CS_sRGB), alpha, false,
+                alpha ? Transparency.TRANSLUCENT : Transparency.OPAQUE, DataBuffer.TYPE_USHORT);
+        return new BufferedImage(model, Raster.createInterleavedRaster(DataBuffer.TYPE_USHORT, width, height, alpha ? width * 4 : width * 3,
+                alpha ? 4 : 3, alpha ? new int[] {3, 2, 1, 0} : new int[] {2, 1, 0}, null), false, null);
+    }
+
+    private static BufferedImage of(BufferedImage image, Optional<ICC_Profile> told, boolean deep) {
         Optional<ICC_Profile> profile = told.or(() -> own(image));
-        if (profile.isEmpty()) return plain(image);
+        if (profile.isEmpty()) return plain(image, deep);
         ColorModel model = image.getColorModel();
         // Others are spread out to bytes first: palettes, packed numbers, greys whose colours are told as those of three.
         boolean samples = image.getSampleModel() instanceof ComponentSampleModel && !(model instanceof IndexColorModel)
                 && image.getRaster().getTransferType() <= DataBuffer.TYPE_USHORT
                 && model.getNumColorComponents() >= profile.get().getNumComponents();
         try {
-            return converted(samples ? image : plain(image), profile.get());
+            return converted(samples ? image : plain(image, false), profile.get(), deep);
         } catch (CMMException | ProfileDataException | IllegalArgumentException damaged) {
-            return plain(image);
+            return plain(image, deep);
         }
     }
 
@@ -84,10 +120,10 @@ final class Srgb {
                 : Optional.empty();
     }
 
-    private static BufferedImage converted(BufferedImage image, ICC_Profile profile) {
+    private static BufferedImage converted(BufferedImage image, ICC_Profile profile, boolean deep) {
         boolean alpha = image.getColorModel().hasAlpha();
         Raster from = image.getRaster();
-        BufferedImage out = new BufferedImage(image.getWidth(), image.getHeight(), type(alpha));
+        BufferedImage out = empty(image.getWidth(), image.getHeight(), alpha, deep);
         int strips = (image.getHeight() + STRIP - 1) / STRIP;
         int parts = Math.min(strips, Runtime.getRuntime().availableProcessors());
         IntStream.range(0, parts).parallel().forEach(part -> {
@@ -110,13 +146,14 @@ final class Srgb {
             samples = from.getDataElements(from.getMinX(), from.getMinY() + top + y, width, 1, samples);
             own.setDataElements(0, y, width, 1, first(colours, samples, width));
         }
-        WritableRaster seen = Raster.createInterleavedRaster(DataBuffer.TYPE_BYTE, width, height, width * 3, 3, new int[] {2, 1, 0}, null);
+        WritableRaster seen = Raster.createInterleavedRaster(to.getTransferType(), width, height, width * 3, 3, new int[] {2, 1, 0}, null);
         operation.filter(own, seen);
-        byte[] colour = ((DataBufferByte) seen.getDataBuffer()).getData();
-        byte[] all = ((DataBufferByte) to.getDataBuffer()).getData();
+        Object colour = samples(seen);
+        Object all = samples(to);
         int bands = to.getNumBands();
-        if (bands == 3) System.arraycopy(colour, 0, all, top * width * 3, colour.length);
-        else for (int i = 0, at = top * width * bands; i < colour.length; i += 3, at += bands) System.arraycopy(colour, i, all, at + 1, 3);
+        int count = width * height * 3;
+        if (bands == 3) System.arraycopy(colour, 0, all, top * width * 3, count);
+        else for (int i = 0, at = top * width * bands; i < count; i += 3, at += bands) System.arraycopy(colour, i, all, at + 1, 3);
     }
 
     /** Of each pixel so many samples from its first one on. */
@@ -130,7 +167,7 @@ final class Srgb {
 
     private static void alpha(Raster from, WritableRaster to) {
         int band = from.getNumBands() - 1;
-        int shift = Math.max(0, from.getSampleModel().getSampleSize(band) - 8);
+        int shift = Math.max(0, from.getSampleModel().getSampleSize(band) - to.getSampleModel().getSampleSize(3));
         int[] row = new int[from.getWidth()];
         for (int y = 0; y < from.getHeight(); y++) {
             from.getSamples(from.getMinX(), from.getMinY() + y, row.length, 1, band, row);
@@ -143,12 +180,14 @@ final class Srgb {
         return alpha ? BufferedImage.TYPE_4BYTE_ABGR : BufferedImage.TYPE_3BYTE_BGR;
     }
 
-    private static BufferedImage plain(BufferedImage image) {
+    private static BufferedImage plain(BufferedImage image, boolean deep) {
         ColorModel model = image.getColorModel();
+        boolean grey = model.getColorSpace().getType() == ColorSpace.TYPE_GRAY && model.getNumColorComponents() == 1;
+        if (deep && (grey || model.getColorSpace().isCS_sRGB())) return spread(image);
         int type = type(model.hasAlpha() && model.getTransparency() != ColorModel.OPAQUE);
         if (image.getType() == type && wholeArray(image)) return image;
         BufferedImage out = new BufferedImage(image.getWidth(), image.getHeight(), type);
-        if (model.getColorSpace().getType() == ColorSpace.TYPE_GRAY && model.getNumColorComponents() == 1) {
+        if (grey) {
             grey(image, out);
         } else if (model.getColorSpace().isCS_sRGB()) {
             for (int y = 0; y < image.getHeight(); y++) {
@@ -157,6 +196,21 @@ final class Srgb {
             }
         } else {
             new ColorConvertOp(null).filter(image, out);
+        }
+        return out;
+    }
+
+    /** The very samples, of sixteen bits, a grey one as three. */
+    private static BufferedImage spread(BufferedImage image) {
+        Raster from = image.getRaster();
+        int bands = from.getNumBands();
+        BufferedImage out = empty(image.getWidth(), image.getHeight(), image.getColorModel().hasAlpha(), true);
+        int[] row = new int[image.getWidth()];
+        for (int band = 0; band < out.getRaster().getNumBands(); band++) {
+            for (int y = 0; y < image.getHeight(); y++) {
+                from.getSamples(from.getMinX(), from.getMinY() + y, row.length, 1, band == 3 ? bands - 1 : bands < 3 ? 0 : band, row);
+                out.getRaster().setSamples(0, y, row.length, 1, band, row);
+            }
         }
         return out;
     }

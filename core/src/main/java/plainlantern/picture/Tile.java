@@ -5,14 +5,33 @@ import java.awt.image.ColorModel;
 import java.awt.image.DataBufferInt;
 import java.awt.image.Raster;
 import java.awt.image.WritableRaster;
+import java.util.Optional;
+import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
+import plainlantern.treating.Patch;
 
 /**
  * Finished pixels at whole positions of a larger image.
  *
- * @param argb row by row, 0xAARRGGBB, alpha multiplied in
+ * @param argb  row by row, 0xAARRGGBB, alpha multiplied in
+ * @param finer the lower eight bits of each channel where there are sixteen, as a {@link Patch} has them
  */
-public record Tile(int x, int y, int width, int height, int[] argb) {
+public record Tile(int x, int y, int width, int height, int[] argb, Optional<int[]> finer) {
+    /** Of eight bits a channel. */
+    public Tile(int x, int y, int width, int height, int[] argb) {
+        this(x, y, width, height, argb, Optional.empty());
+    }
+
+    /** As what is to be treated, in place. */
+    Patch patch(Affine toPicture) {
+        return new Patch(argb, finer, width, height, toPicture);
+    }
+
+    /** A clear one like it with room for sixteen bits. */
+    Tile deep() {
+        return new Tile(x, y, width, height, argb, Optional.of(new int[argb.length]));
+    }
+
     /** Where it is. */
     public Box box() {
         return new Box(x, y, width, height);

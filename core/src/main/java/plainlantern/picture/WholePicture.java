@@ -15,7 +15,9 @@ record WholePicture(PictureSource source, BufferedImage image, int width, int he
 
     @Override
     public Patch small(int longer) {
-        return Patch.of(Previews.atMost(image, longer));
+        double share = (double) longer / longer();
+        return share >= 1 ? Patch.of(image) : Resample.patch(image, Math.max(1, (int) Math.round(image.getWidth() * share)),
+                Math.max(1, (int) Math.round(image.getHeight() * share)));
     }
 
     @Override

@@ -8,11 +8,10 @@ public final class Backdrop {
 
     /**
      * What is near the background's colour becomes clear. At the soft edge the background's share is taken out of the colour, too,
-     * so that no fringe of it stays.
-     *
-     * @param argb 0xAARRGGBB, alpha multiplied in; changed in place
+     * so that no fringe of it stays. Pixels that change have eight bits from then on.
      */
-    public static void remove(Cleared clear, int[] argb) {
+    public static void remove(Cleared clear, Patch patch) {
+        int[] argb = patch.argb();
         double[] key = Lab.of(clear.colour().rgb());
         int last = 0;
         int made = 0;
@@ -21,6 +20,7 @@ public final class Backdrop {
                 last = argb[i];
                 made = cleared(last, key, clear);
             }
+            if (made != argb[i] && patch.finer().isPresent()) patch.finer().get()[i] = made;
             argb[i] = made;
         }
     }

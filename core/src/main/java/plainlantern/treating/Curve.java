@@ -6,7 +6,7 @@ import plainlantern.sheet.Light;
  * The curve of sRGB by tables, exact to a thousandth of a level of 255. It goes on beyond black and white, the same way on either side of
  * black, so that what is between two steps of a baked table is not bent where colours leave what sRGB can show.
  */
-final class Curve {
+public final class Curve {
     private static final int STORED = 1024;
     private static final int LIGHT = 4096;
     private static final float[] TO_LIGHT = new float[STORED + 2];
@@ -20,7 +20,7 @@ final class Curve {
     private Curve() {}
 
     /** The light behind a stored value; both are 0 for black and 1 for white. */
-    static float light(float stored) {
+    public static float light(float stored) {
         if (stored < 0) return -light(-stored);
         if (stored > 1) return (float) Light.behind(stored);
         float at = stored * STORED;
@@ -29,7 +29,7 @@ final class Curve {
     }
 
     /** The way back. */
-    static float stored(float light) {
+    public static float stored(float light) {
         if (light < 0) return -stored(-light);
         if (light > 1) return (float) Light.storing(light);
         float at = light * LIGHT;

@@ -28,16 +28,15 @@ final class Ending {
             float[] c = new float[3];
             for (int x = 0; x < patch.width(); x++) {
                 int i = y * patch.width() + x;
-                int alpha = patch.argb()[i] >>> 24;
-                if (alpha == 0) continue;
+                if (patch.argb()[i] >>> 24 == 0) continue;
                 double u = toBox.a() * (x + 0.5) + toBox.c() * (y + 0.5) + toBox.e();
                 double v = toBox.b() * (x + 0.5) + toBox.d() * (y + 0.5) + toBox.f();
                 double t = Math.min(1, (Math.sqrt((u * u + v * v) / 2) - vignette.begins()) / (1 - vignette.begins()));
                 if (t <= 0) continue;
-                Toning.stored(patch.argb()[i], c);
+                patch.colour(i, c);
                 float gain = (float) Math.pow(2, STOPS * vignette.edge() * t * t * (3 - 2 * t));
                 for (int k = 0; k < 3; k++) c[k] = Curve.stored(Curve.light(c[k]) * gain);
-                patch.argb()[i] = Toning.pixel(alpha, c);
+                patch.recolour(i, c);
             }
         });
     }
@@ -77,8 +76,7 @@ final class Ending {
         IntStream.range(0, patch.height()).parallel().forEach(y -> {
             for (int x = 0; x < patch.width(); x++) {
                 int i = y * patch.width() + x;
-                int argb = patch.argb()[i];
-                int alpha = argb >>> 24;
+                int alpha = patch.argb()[i] >>> 24;
                 if (alpha == 0) continue;
                 float noise = 0;
                 for (int part = 0; part < parts * parts; part++) {
@@ -88,9 +86,9 @@ final class Ending {
                             (toSheet.b() * px + toSheet.d() * py + toSheet.f()) * by,
                             texture.seed());
                 }
-                float luma = (0.2126f * (argb >> 16 & 0xFF) + 0.7152f * (argb >> 8 & 0xFF) + 0.0722f * (argb & 0xFF)) / alpha;
+                float luma = patch.luma(i) / alpha;
                 float more = strength * noise / (parts * parts) * 2 * (float) Math.sqrt(Math.max(0, luma * (1 - luma))) * alpha;
-                patch.argb()[i] = added(argb, more);
+                patch.add(i, more);
             }
         });
     }
@@ -135,10 +133,7 @@ final class Ending {
         float[] across = new float[luma.length];
         IntStream.range(0, height).parallel().forEach(y -> {
             int row = y * width;
-            for (int i = row; i < row + width; i++) {
-                int p = patch.argb()[i];
-                luma[i] = 0.2126f * (p >> 16 & 0xFF) + 0.7152f * (p >> 8 & 0xFF) + 0.0722f * (p & 0xFF);
-            }
+            for (int i = row; i < row + width; i++) luma[i] = patch.luma(i);
             for (int x = 0; x < width; x++) {
                 float mean = weights[0] * luma[row + x];
                 for (int k = 1; k <= reach; k++)
@@ -152,22 +147,8 @@ final class Ending {
                 float mean = weights[0] * across[i];
                 for (int k = 1; k <= reach; k++)
                     mean += weights[k] * (across[Math.max(0, y - k) * width + x] + across[Math.min(height - 1, y + k) * width + x]);
-                float more = (float) share * (luma[i] - mean);
-                int p = patch.argb()[i];
-                patch.argb()[i] = added(p, more);
+                patch.add(i, (float) share * (luma[i] - mean));
             }
         });
-    }
-
-    /** A pixel with so much more of each colour, of 255. */
-    private static int added(int argb, float more) {
-        int alpha = argb >>> 24;
-        return alpha << 24 | level((argb >> 16 & 0xFF) + more, alpha) << 16 | level((argb >> 8 & 0xFF) + more, alpha) << 8
-                | level((argb & 0xFF) + more, alpha);
-    }
-
-    private static int level(float value, int most) {
-        int rounded = (int) (value + 0.5f);
-        return rounded < 0 ? 0 : Math.min(rounded, most);
     }
 }

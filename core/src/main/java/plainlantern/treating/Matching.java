@@ -34,7 +34,7 @@ public final class Matching {
             int every = Math.max(1, patch.argb().length / SAMPLES);
             for (int i = every / 2; i < patch.argb().length; i += every) {
                 if (patch.argb()[i] >>> 24 < 128) continue;
-                Toning.stored(patch.argb()[i], c);
+                patch.colour(i, c);
                 tone.accept(c);
                 double r = light(c[0]);
                 double g = light(c[1]);

@@ -2,14 +2,44 @@ package plainlantern.treating;
 
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
+import java.awt.image.DataBufferUShort;
+import java.util.Optional;
 import java.util.stream.IntStream;
+import plainlantern.geometry.Affine;
 
-/** Images of interleaved bytes to the pixels of patches, and back. */
+/** Images of interleaved samples to the pixels of patches, and back. */
 final class Pixels {
+    private static final int MOST = 0xFFFF;
+
     private Pixels() {}
 
+    /** All of an image of interleaved samples: blue, green, red, and alpha before them where there is one. */
+    static Patch of(BufferedImage image) {
+        Affine toPicture = Affine.scale(1.0 / image.getWidth(), 1.0 / image.getHeight());
+        if (image.getRaster().getDataBuffer() instanceof DataBufferUShort deep) {
+            Patch patch = new Patch(new int[image.getWidth() * image.getHeight()],
+                    Optional.of(new int[image.getWidth() * image.getHeight()]), image.getWidth(), image.getHeight(), toPicture);
+            fill(deep.getData(), image.getColorModel().hasAlpha(), patch);
+            return patch;
+        }
+        return new Patch(argb(image), image.getWidth(), image.getHeight(), toPicture);
+    }
+
+    private static void fill(short[] samples, boolean clear, Patch patch) {
+        int width = patch.width();
+        IntStream.range(0, patch.height()).parallel().forEach(y -> {
+            int at = y * width * (clear ? 4 : 3);
+            for (int i = y * width; i < (y + 1) * width; i++) {
+                int alpha = clear ? samples[at++] & MOST : MOST;
+                patch.deepen(i, 24, alpha);
+                for (int shift = 0; shift < 24; shift += 8, at++)
+                    patch.deepen(i, shift, (int) (((samples[at] & MOST) * (long) alpha + MOST / 2) / MOST));
+            }
+        });
+    }
+
     /** 0xAARRGGBB of an image of TYPE_3BYTE_BGR or TYPE_4BYTE_ABGR, alpha multiplied in. */
-    static int[] of(BufferedImage image) {
+    private static int[] argb(BufferedImage image) {
         byte[] bytes = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
         boolean clear = image.getColorModel().hasAlpha();
         int width = image.getWidth();

@@ -86,7 +86,7 @@ final class Surroundings {
         IntStream.range(0, patch.height()).parallel().forEach(y -> {
             float[] c = new float[4];
             for (int i = y * patch.width(); i < (y + 1) * patch.width(); i++) {
-                Toning.look(lit, patch.argb()[i], c);
+                Toning.look(lit, patch, i, c);
                 out[i] = c[3];
             }
         });

@@ -79,16 +79,31 @@ final class Toning {
         IntStream.range(0, patch.height()).parallel().forEach(y -> {
             float[] c = new float[3];
             int[] argb = patch.argb();
+            boolean deep = patch.finer().isPresent();
             for (int i = y * patch.width(); i < (y + 1) * patch.width(); i++) {
                 if (argb[i] >>> 24 == 0) continue;
-                look(lattice, argb[i], c);
-                argb[i] = pixel(argb[i] >>> 24, c);
+                if (deep) {
+                    look(lattice, patch, i, c);
+                    patch.recolour(i, c);
+                } else {
+                    look(lattice, argb[i], c);
+                    argb[i] = pixel(argb[i] >>> 24, c);
+                }
             }
         });
     }
 
     /** Looks a pixel up in a baked table. */
-    static void look(Lattice lattice, int pixel, float[] c) {
+    static void look(Lattice lattice, Patch patch, int i, float[] c) {
+        if (patch.finer().isEmpty()) {
+            look(lattice, patch.argb()[i], c);
+            return;
+        }
+        patch.colour(i, c);
+        lattice.look(c[0] * (SIZE - 1), c[1] * (SIZE - 1), c[2] * (SIZE - 1), c);
+    }
+
+    private static void look(Lattice lattice, int pixel, float[] c) {
         int alpha = pixel >>> 24;
         if (alpha == 255) {
             int r = pixel >> 16 & 0xFF;
@@ -123,7 +138,7 @@ final class Toning {
         float[] c = new float[4];
         int from = y * patch.width();
         for (int x = 0; x < patch.width(); x++) {
-            look(lit, patch.argb()[from + x], c);
+            look(lit, patch, from + x, c);
             System.arraycopy(c, 0, out, x * 4, 4);
         }
     }
@@ -132,11 +147,10 @@ final class Toning {
         float[] c = new float[3];
         int from = y * patch.width();
         for (int x = 0, at = 0; x < patch.width(); x++, at += 4) {
-            int alpha = patch.argb()[from + x] >>> 24;
-            if (alpha == 0) continue;
+            if (patch.argb()[from + x] >>> 24 == 0) continue;
             for (int k = 0; k < 3; k++) c[k] = lights[at + k] >= 1 ? 1 : Curve.stored(lights[at + k]);
             if (last.isPresent()) last.get().look(c[0] * (SIZE - 1), c[1] * (SIZE - 1), c[2] * (SIZE - 1), c);
-            patch.argb()[from + x] = pixel(alpha, c);
+            patch.recolour(from + x, c);
         }
     }
 

@@ -12,8 +12,9 @@ public final class Treating {
     /** Changes the pixels of a patch. A table of colours that is not at hand counts as none, also for what is kept by its name. */
     public static void treat(Treated told, Patch patch, Whole whole) {
         Treated what = told.toning(tone -> tone.tabled(tone.table().filter(table -> whole.table(table.id()).isPresent())));
-        what.cleared().ifPresent(cleared -> Backdrop.remove(cleared, patch.argb()));
+        what.cleared().ifPresent(cleared -> Backdrop.remove(cleared, patch));
         for (int i = 0; i < what.tones().size(); i++) Toning.tone(what, i, patch, whole);
+        patch.settle();
     }
 
     /**
@@ -30,11 +31,13 @@ public final class Treating {
         return reach;
     }
 
-    /** A treated copy of the whole picture; the image itself where nothing is done to it. Transparent where the image is or gets it. */
-    public static BufferedImage treated(Treated what, BufferedImage image, Whole whole) {
-        if (what.untouched()) return image;
-        Patch patch = Patch.of(image);
+    /**
+     * A treated patch as an image of interleaved bytes.
+     *
+     * @param clear whether the picture has transparency; a background that is taken out brings it, too
+     */
+    public static BufferedImage treated(Treated what, Patch patch, boolean clear, Whole whole) {
         treat(what, patch, whole);
-        return Pixels.image(patch, what.cleared().isPresent() || image.getColorModel().hasAlpha());
+        return Pixels.image(patch, clear || what.cleared().isPresent());
     }
 }

@@ -11,6 +11,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.Random;
 import java.util.zip.DeflaterOutputStream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -51,7 +52,9 @@ class ColoursTest {
             run("vips", "copy", "grey.v", name + "[profile=" + GREY + options);
         } else {
             run("vips", "colourspace", "in.png", "wide.v", deep ? "rgb16" : "srgb");
-            run("vips", "copy", "wide.v", name + "[profile=p3" + options);
+            boolean elder = name.endsWith("bmp") || name.endsWith("gif");
+            run("vips", "copy", "wide.v", (elder ? "wide.png" : name) + "[profile=p3" + options);
+            if (elder) run("convert", "wide.png", name);
         }
     }
 
@@ -59,7 +62,9 @@ class ColoursTest {
     private BufferedImage theirs(String name) throws Exception {
         String intent = name.startsWith("inks") ? "-t1" : "-t0";
         boolean jpeg = name.endsWith("jpg");
-        if (!jpeg) run("vips", "copy", name, "same.tif");
+        boolean elder = name.endsWith("bmp") || name.endsWith("gif");
+        if (elder) run("convert", name, "-type", "TrueColor", "same.tif");
+        else if (!jpeg) run("vips", "copy", name, "same.tif");
         if (jpeg) run("jpgicc", "-q100", intent, name, "seen.jpg");
         else run("tificc", intent, "same.tif", "seen.tif");
         run("vips", "copy", jpeg ? "seen.jpg" : "seen.tif", "seen.png[profile=none]");
@@ -94,7 +99,7 @@ class ColoursTest {
 
     @ParameterizedTest
     @ValueSource(strings = {"wide.jpg", "wide.png", "wide16.png", "wide.tif", "wide16.tif", "wide.webp", "grey.jpg", "grey.png",
-        "grey16.png", "grey.tif", "grey16.tif", "inks.jpg", "inks.tif"})
+        "grey16.png", "grey.tif", "grey16.tif", "inks.jpg", "inks.tif", "wide.bmp", "wide.gif"})
     void coloursAreThoseOfTheProfile(String name) throws Exception {
         written(name);
         assertThat(deltaE(ours(name), theirs(name))).isLessThan(0.5);
@@ -184,6 +189,22 @@ class ColoursTest {
         Arrays.fill(line, (byte) 1);
         byte[] flat = Painted.chunked(Painted.chunked(grey(90), "cHRM", line), "gAMA", new byte[] {0, 0, (byte) 0x90, 0});
         assertThat(read(flat).getRGB(1, 1) & 0xFF).isEqualTo(90);
+    }
+
+    /** Wherever a file is cut off, and whatever stands in it, its profile is found or not; nothing is thrown. */
+    @ParameterizedTest
+    @ValueSource(strings = {"wide.bmp", "wide.gif"})
+    void elderFilesMayEndAnywhere(String name) throws Exception {
+        written(name);
+        byte[] whole = file(name);
+        Random random = new Random(3);
+        int found = 0;
+        for (int i = 0; i < 400; i++) {
+            byte[] some = Arrays.copyOf(whole, i < 200 ? 4 * i : whole.length);
+            if (i >= 200) some[random.nextInt(200)] = (byte) random.nextInt();
+            if ((name.endsWith("gif") ? ElderColours.gif(some) : ElderColours.bmp(some)).isPresent()) found++;
+        }
+        assertThat(found).isBetween(50, 399);
     }
 
     private static byte[] named(byte[] profile) throws Exception {

@@ -7,10 +7,12 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import plainlantern.geometry.Affine;
 import plainlantern.sheet.Cleared;
 import plainlantern.sheet.Colour;
 import plainlantern.sheet.Foot;
 import plainlantern.treating.Backdrop;
+import plainlantern.treating.Patch;
 
 /** What is read out of pixels, and what is taken out of them. */
 class PixelsTest {
@@ -34,7 +36,7 @@ class PixelsTest {
         Cleared clear = new Cleared(new Colour(green & 0xFFFFFF), 0.1, 0.3);
         int[] pixels = {green, 0xFF04B044, 0xFF8A1C1C, 0, 0x80000000};
         int[] kept = pixels.clone();
-        Backdrop.remove(clear, pixels);
+        Backdrop.remove(clear, new Patch(pixels, pixels.length, 1, Affine.IDENTITY));
         assertThat(pixels[0]).isZero();
         assertThat(pixels[1]).isZero();
         assertThat(pixels[2]).isEqualTo(kept[2]);
@@ -42,7 +44,7 @@ class PixelsTest {
         assertThat(pixels[4]).isEqualTo(kept[4]);
         int[] edge = new int[256];
         for (int i = 0; i < 256; i++) edge[i] = 0xFF000000 | i << 16 | (0xB1 - 0xB1 * i / 255) << 8 | 0x40 - 0x40 * i / 255;
-        Backdrop.remove(clear, edge);
+        Backdrop.remove(clear, new Patch(edge, edge.length, 1, Affine.IDENTITY));
         assertThat(Arrays.stream(edge).map(p -> p >>> 24).filter(a -> a > 0 && a < 255).count()).isGreaterThan(10);
         for (int pixel : edge) assertThat(pixel >> 8 & 0xFF).as("no channel above its alpha").isLessThanOrEqualTo(pixel >>> 24);
     }

@@ -92,7 +92,7 @@ public final class Planes {
             if (at < 0) return panel;
             Optional<Vista> vista = Pictures.vista(before, panel, layer);
             vista.ifPresent(v -> vistas.add(v.id()));
-            BadInput.unless(vista.isEmpty() || whole, "panels", "A vista is mounted whole. Choose “The whole vista” first.");
+            BadInput.unless(vista.isEmpty() || whole, "panels", "A vista is mounted whole. Choose “Whole vista” first.");
             return vista.isPresent() ? panel : changed(before, panel, at, change);
         });
         for (String id : vistas) after = changed(after, before.vista(id), change);

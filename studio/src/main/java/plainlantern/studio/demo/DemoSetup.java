@@ -15,6 +15,7 @@ import plainlantern.sheet.Picture;
 import plainlantern.studio.account.AccountStore;
 import plainlantern.studio.account.Member;
 import plainlantern.studio.sheets.Sheets;
+import plainlantern.studio.tables.ColourTables;
 import plainlantern.studio.shelf.Pictures;
 
 /** Makes the demo account with its pictures and sheets, once. */
@@ -29,12 +30,14 @@ class DemoSetup implements ApplicationRunner {
     private final AccountStore accounts;
     private final PasswordEncoder passwords;
     private final Pictures pictures;
+    private final ColourTables tables;
     private final Sheets sheets;
 
-    DemoSetup(AccountStore accounts, PasswordEncoder passwords, Pictures pictures, Sheets sheets) {
+    DemoSetup(AccountStore accounts, PasswordEncoder passwords, Pictures pictures, ColourTables tables, Sheets sheets) {
         this.accounts = accounts;
         this.passwords = passwords;
         this.pictures = pictures;
+        this.tables = tables;
         this.sheets = sheets;
     }
 
@@ -53,6 +56,7 @@ class DemoSetup implements ApplicationRunner {
 
     private void make(Member member) {
         LOG.info("Painting {} demo pictures; this happens once.", DemoPictures.ALL.size());
+        tables.add(member.id(), OldPostcard.FILE, OldPostcard.BYTES);
         Map<String, Picture> shelf = new LinkedHashMap<>();
         for (DemoPictures.Painted painted : DemoPictures.ALL) {
             Picture picture = pictures.add(member.id(), painted.file(), painted.bytes().get());

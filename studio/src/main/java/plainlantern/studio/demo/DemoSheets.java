@@ -300,13 +300,15 @@ final class DemoSheets {
         }
         steps.add((sheet, shelf) -> new MakeVista(ids(sheet).subList(0, 3), shelf.get("Long evening").id()));
         steps.add(said("{'kind':'mount','panels':['p1'],'whole':true}"));
-        // A little of everything that a tone has but a table: seen in lamplight, and printed on rough paper.
+        // A little of everything that a tone has in colour: seen in lamplight, and printed on rough paper.
         steps.add(said("{'kind':'set-tone','of':{'panels':['p4']},'temperature':8,'tint':'-3 %','exposure':0.1,'black':'2 %','white':'2 %',"
                 + "'contrast':'10 %','shadows':'12 %','highlights':'-10 %','fine':'8 %','broad':'6 %','saturation':'-6 %','muted':'10 %',"
                 + "'edge':'-20 %','begins':'40 %','grain':'6 %','size':'0.5 mm','sharp':'30 %','radius':'0.3 mm'}"));
         steps.add(said("{'kind':'set-tone','of':{'panels':['p4']},'part':'blue','hue':8,'chroma':'6 %','lightness':'-5 %'}"));
         steps.add(said("{'kind':'recolour-tone','of':{'panels':['p4']},'colour':'#C8553D'}"));
         steps.add(said("{'kind':'set-tone','of':{'panels':['p4']},'part':'brightness','strength':'12 %'}"));
+        steps.add(said("{'kind':'set-table','of':{'panels':['p4']},'table':'" + OldPostcard.ID + "'}"));
+        steps.add(said("{'kind':'set-tone','of':{'panels':['p4']},'part':'table','strength':'30 %'}"));
         for (String id : List.of("p1", "p2", "p3", "p4")) steps.add(said("{'kind':'set-shadow','panels':['" + id
                 + "'],'inside':true,'distance':1,'direction':140,'blur':2.4,'opacity':'55 %'}"));
         return new Plan(Sheet.empty("Three frames in the gallery", Unit.MM, 297, 198, 300), steps);

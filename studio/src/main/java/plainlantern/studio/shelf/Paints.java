@@ -85,13 +85,13 @@ public class Paints {
             @Override
             public long reading(PaintedPicture picture, double share) {
                 PictureRow row = rows.get(picture.treated().picture());
-                return row == null ? 0 : row.reading(DecodedPictures.shrink(share));
+                return row == null ? 0 : row.reading(DecodedPictures.shrink(share), !picture.treated().tones().isEmpty());
             }
 
             @Override
             public long held(PaintedPicture picture, double share) {
                 PictureRow row = rows.get(picture.treated().picture());
-                return row == null ? 0 : row.held(DecodedPictures.shrink(share));
+                return row == null ? 0 : row.held(DecodedPictures.shrink(share), !picture.treated().tones().isEmpty());
             }
 
             @Override

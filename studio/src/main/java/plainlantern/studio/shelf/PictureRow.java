@@ -45,18 +45,24 @@ record PictureRow(String sha, String fileKind, int width, int height, LocalDateT
      * Memory that decoding takes, its sides divided by {@code shrink} where the file allows it, and the file itself as the database hands
      * it out.
      */
-    long reading(int shrink) {
+    long reading(int shrink, boolean toned) {
         long pixels = (long) width * height;
         long whole = readingBytes == null ? pixels * WORST : readingBytes;
-        return (shrinks(whole) ? whole / ((long) shrink * shrink) : whole) + FETCHED * bytes;
+        long deeper = deep(toned) ? 2 * OURS * pixels : 0;
+        return (shrinks(whole) ? whole / ((long) shrink * shrink) : whole + deeper) + FETCHED * bytes;
     }
 
     /** Memory that the decoded picture takes. */
-    long held(int shrink) {
+    long held(int shrink, boolean toned) {
         long pixels = (long) width * height;
         long whole = readingBytes == null ? pixels * WORST : readingBytes;
-        long held = pixels * (whole <= pixels * (RGB + OURS) ? RGB : OURS);
+        long held = pixels * (deep(toned) ? 2 * OURS : whole <= pixels * (RGB + OURS) ? RGB : OURS);
         return shrinks(whole) ? held / ((long) shrink * shrink) : held;
+    }
+
+    /** Whether its pixels may have sixteen bits a channel, which only tones make use of. */
+    private boolean deep(boolean toned) {
+        return toned && (fileKind.equals(FileKind.PNG.name()) || fileKind.equals(FileKind.TIFF.name()));
     }
 
     /** A JPEG that the fast decoder took when it came in is read with no more than its own pixels, turned or not. */

@@ -25,6 +25,8 @@ import plainlantern.sheet.Tone;
 import plainlantern.sheet.Treatment;
 import plainlantern.studio.demo.DemoSheets.Plan;
 import plainlantern.studio.demo.DemoSheets.Step;
+import plainlantern.treating.ColourMap;
+import plainlantern.treating.CubeFile;
 import plainlantern.treating.Matching;
 import plainlantern.treating.Patch;
 
@@ -76,7 +78,7 @@ public final class DemoSamples {
 
         @Override
         public Optional<String> table(String id) {
-            return Optional.empty();
+            return Optional.of(OldPostcard.FILE).filter(file -> id.equals(OldPostcard.ID));
         }
 
         @Override
@@ -112,7 +114,18 @@ public final class DemoSamples {
     public static PictureSource pictures() {
         Map<String, Picture> byId = new HashMap<>();
         shelf().values().forEach(picture -> byId.put(picture.id(), picture));
-        return (id, share) -> image(byId.get(id));
+        ColourMap table = CubeFile.read(OldPostcard.FILE, OldPostcard.BYTES);
+        return new PictureSource() {
+            @Override
+            public BufferedImage image(String id, double share) {
+                return DemoSamples.image(byId.get(id));
+            }
+
+            @Override
+            public Optional<ColourMap> table(String id) {
+                return Optional.of(table).filter(any -> id.equals(OldPostcard.ID));
+            }
+        };
     }
 
     /** Landscapes, each in one of a few lights; the two cutouts are clear around what they show. */
