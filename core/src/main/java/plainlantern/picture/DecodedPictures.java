@@ -72,6 +72,13 @@ public final class DecodedPictures implements PictureSource {
         });
     }
 
+    @Override
+    public void passed(String id) {
+        synchronized (kept) {
+            kept.entrySet().removeIf(entry -> entry.getKey().startsWith(id + "/") && read(entry.getValue()));
+        }
+    }
+
     private BufferedImage kept(String key, Supplier<BufferedImage> reading) {
         CompletableFuture<BufferedImage> mine = new CompletableFuture<>();
         CompletableFuture<BufferedImage> image;

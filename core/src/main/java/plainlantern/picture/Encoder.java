@@ -1,11 +1,9 @@
 package plainlantern.picture;
 
-import com.pngencoder.PngEncoder;
-import com.pngencoder.PngEncoderPhysicalPixelDimensions;
-import com.pngencoder.PngEncoderSrgbRenderingIntent;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_Profile;
 import java.awt.image.BufferedImage;
+import java.awt.image.RenderedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -23,16 +21,13 @@ import javax.imageio.plugins.tiff.BaselineTIFFTagSet;
 import javax.imageio.plugins.tiff.TIFFDirectory;
 import javax.imageio.plugins.tiff.TIFFField;
 import javax.imageio.plugins.tiff.TIFFTag;
+import javax.imageio.stream.FileCacheImageOutputStream;
 import javax.imageio.stream.ImageOutputStream;
 import plainlantern.asking.BadInput;
 
 /** Writes finished sRGB images as files that say their resolution and their colour space. */
 public final class Encoder {
     private static final String JPEG_TREE = "javax_imageio_jpeg_image_1.0";
-    /** Deflate level: beyond this, files of photographs hardly shrink and take longer (measured, docs/performance.md). */
-    private static final int PNG_LEVEL = 2;
-    /** An image of fewer pixels is not worth a second thread. */
-    private static final long SMALL = 250_000;
     /** From this quality on, colour keeps the full resolution (common practice). */
     private static final float FULL_CHROMA = 0.9f;
 
@@ -41,21 +36,20 @@ public final class Encoder {
 
     private Encoder() {}
 
-    /** PNG with pHYs (pixels a metre, rounded) and sRGB chunks; compressed on all cores where it is large. */
+    /** PNG with pHYs (pixels a metre, rounded) and sRGB chunks. */
     public static byte[] png(BufferedImage image, double ppi) {
-        return encoder(image, ppi).toBytes();
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        png(Rows.of(image), ppi, bytes);
+        return bytes.toByteArray();
     }
 
-    /** As {@link #png(BufferedImage, double)}, onto a stream that stays open. */
-    public static void png(BufferedImage image, double ppi, OutputStream out) {
-        encoder(image, ppi).toStream(out);
-    }
-
-    private static PngEncoder encoder(BufferedImage image, double ppi) {
-        return new PngEncoder().withBufferedImage(image).withCompressionLevel(PNG_LEVEL).withPredictorEncoding(true)
-                .withMultiThreadedCompressionEnabled((long) image.getWidth() * image.getHeight() > SMALL)
-                .withPhysicalPixelDimensions(PngEncoderPhysicalPixelDimensions.pixelsPerMeter((int) Math.round(ppi / 0.0254)))
-                .withSrgbRenderingIntent(PngEncoderSrgbRenderingIntent.PERCEPTUAL);
+    /** As {@link #png(BufferedImage, double)}, as the rows come, onto a stream that stays open; compressed on all cores where it is large. */
+    public static void png(Rows rows, double ppi, OutputStream out) {
+        try {
+            PngFile.write(rows, ppi, out);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /**
@@ -70,9 +64,19 @@ public final class Encoder {
 
     /** @param full whether colour keeps the full resolution (4:4:4), or half of it along both axes (4:2:0) */
     public static byte[] jpeg(BufferedImage image, float quality, boolean full, double ppi) {
-        ImageWriter writer = ImageIO.getImageWritersByMIMEType("image/jpeg").next();
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        try (ImageOutputStream out = ImageIO.createImageOutputStream(bytes)) {
+        jpeg(image, quality, full, ppi, bytes);
+        return bytes.toByteArray();
+    }
+
+    /** The same as the rows come, onto a stream that stays open. */
+    public static void jpeg(Rows rows, float quality, boolean full, double ppi, OutputStream to) {
+        jpeg(new RowsImage(rows), quality, full, ppi, to);
+    }
+
+    private static void jpeg(RenderedImage image, float quality, boolean full, double ppi, OutputStream to) {
+        ImageWriter writer = ImageIO.getImageWritersByMIMEType("image/jpeg").next();
+        try (ImageOutputStream out = new Onward(to)) {
             ImageWriteParam param = writer.getDefaultWriteParam();
             param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
             param.setCompressionQuality(quality);
@@ -85,16 +89,19 @@ public final class Encoder {
         } finally {
             writer.dispose();
         }
-        return bytes.toByteArray();
     }
 
-    /** TIFF 6.0, LZW, with its resolution and an sRGB profile; alpha, where there is any, is not multiplied in. */
-    public static void tiff(BufferedImage image, double ppi, OutputStream to) {
+    /**
+     * TIFF 6.0, LZW, with its resolution and an sRGB profile, as the rows come; alpha, where there is any, is not multiplied in. Where its
+     * strips are is written at its beginning, so the file stands on disk until all are there.
+     */
+    public static void tiff(Rows rows, double ppi, OutputStream to) {
+        RowsImage image = new RowsImage(rows);
         Iterator<ImageWriter> writers = ImageIO.getImageWritersByFormatName("tiff");
         ImageWriter writer = writers.next();
         // The JDK's own writer is the one whose fields are a public interface (javax.imageio.plugins.tiff).
         while (writers.hasNext() && !writer.getClass().getName().startsWith("com.sun.")) writer = writers.next();
-        try (ImageOutputStream out = ImageIO.createImageOutputStream(to)) {
+        try (ImageOutputStream out = new FileCacheImageOutputStream(to, null)) {
             ImageWriteParam param = writer.getDefaultWriteParam();
             param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
             param.setCompressionType("LZW");

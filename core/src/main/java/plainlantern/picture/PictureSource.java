@@ -76,6 +76,9 @@ public interface PictureSource {
                 || image(what.picture(), 0.01).getColorModel().hasAlpha();
     }
 
+    /** Told by a rendering that will not ask for that picture again. */
+    default void passed(String id) {}
+
     /** The table of colours from the file with that id, where it is at hand. */
     default Optional<ColourMap> table(String id) {
         return Optional.empty();

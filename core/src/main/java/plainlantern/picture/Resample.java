@@ -4,6 +4,8 @@ import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
 import java.lang.reflect.Array;
 import java.util.Arrays;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.stream.IntStream;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
@@ -129,39 +131,30 @@ public final class Resample {
         return corners.mapped(map.inverse()).bounds().grown(room);
     }
 
+    /** Rows of the tile, each from the source's rows first down, which is one multiplication a value, then across. */
     private static void strip(Source source, Kernel across, Kernel down, int from, int to, Tile tile) {
-        int[] out = tile.argb();
         int width = across.start.length;
-        int low = Integer.MAX_VALUE;
-        int high = 0;
-        for (int y = from; y < to; y++) {
-            low = Math.min(low, down.start[y]);
-            high = Math.max(high, down.start[y] + down.weights[y].length);
-        }
         int bands = source.bands();
-        float[][] rows = new float[high - low][];
-        for (int y = low; y < high; y++) rows[y - low] = row(source, y, across);
-        float[] sum = new float[width * bands];
+        Map<Integer, float[]> lines = new HashMap<>();
+        float[] sum = new float[source.width() * bands];
+        float[] out = new float[width * bands];
         for (int y = from; y < to; y++) {
+            int first = down.start[y];
+            int count = down.weights[y].length;
+            lines.keySet().removeIf(line -> line < first || line >= first + count);
             Arrays.fill(sum, 0);
-            float[] weights = down.weights[y];
-            for (int k = 0; k < weights.length; k++) {
-                float weight = weights[k];
-                float[] row = rows[down.start[y] + k - low];
-                for (int i = 0; i < sum.length; i++) sum[i] += weight * row[i];
+            for (int k = 0; k < count; k++) {
+                float weight = down.weights[y][k];
+                float[] line = lines.computeIfAbsent(first + k, source::line);
+                for (int i = 0; i < sum.length; i++) sum[i] += weight * line[i];
             }
-            if (tile.finer().isPresent()) for (int x = 0; x < width; x++) deep(sum, x * bands, bands, source.light(), tile, y * width + x);
-            else if (source.light()) for (int x = 0; x < width; x++) out[y * width + x] = lit(sum, x * bands, bands);
-            else for (int x = 0; x < width; x++) out[y * width + x] = bands == 3 ? opaque(sum, x * 3) : clear(sum, x * 4);
+            if (bands == 3) rowOpaque(sum, across, out);
+            else rowClear(sum, across, out);
+            int at = y * width;
+            if (tile.finer().isPresent()) for (int x = 0; x < width; x++) deep(out, x * bands, bands, source.light(), tile, at + x);
+            else if (source.light()) for (int x = 0; x < width; x++) tile.argb()[at + x] = lit(out, x * bands, bands);
+            else for (int x = 0; x < width; x++) tile.argb()[at + x] = bands == 3 ? opaque(out, x * 3) : clear(out, x * 4);
         }
-    }
-
-    private static float[] row(Source source, int y, Kernel across) {
-        float[] line = source.line(y);
-        float[] out = new float[across.start.length * source.bands()];
-        if (source.bands() == 3) rowOpaque(line, across, out);
-        else rowClear(line, across, out);
-        return out;
     }
 
     private static void rowOpaque(float[] line, Kernel across, float[] out) {

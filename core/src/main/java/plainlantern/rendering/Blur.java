@@ -119,10 +119,11 @@ final class Blur {
             double fine = side == 1 ? deviation : Math.sqrt(deviation * deviation - side * side / 4.0) / side;
             kernel = kernel(fine);
             int room = (kernel.length / 2 + 1) * side;
-            left = like.x() - room;
-            top = like.y() - room;
-            across = (like.width() + 2 * room) / side + 2;
-            down = (like.height() + 2 * room) / side + 2;
+            // Cells lie the same whatever part is painted.
+            left = Math.floorDiv(like.x() - room, side) * side;
+            top = Math.floorDiv(like.y() - room, side) * side;
+            across = (like.width() + 2 * room) / side + 3;
+            down = (like.height() + 2 * room) / side + 3;
         }
 
         private static float[] kernel(double deviation) {

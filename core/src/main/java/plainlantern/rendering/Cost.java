@@ -101,7 +101,7 @@ public final class Cost {
     private static long tiles(Item item, Affine toPixels, int[] size) {
         Box reach = item.clip().mapped(toPixels).bounds();
         long area = (long) (Math.min(reach.width() + 1, size[0]) * Math.min(reach.height() + 1, size[1]));
-        return item.blurred() ? area * PAGE * BLURRED : Math.min(area, RasterPainter.BAND) * PAGE * TILES;
+        return item.blurred() ? area * PAGE * BLURRED : Math.min(area, Strips.BAND) * PAGE * TILES;
     }
 
     /** Of the pictures that touch a page: those that are kept, and the two dearest while they are read. */

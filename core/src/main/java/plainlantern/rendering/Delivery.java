@@ -9,12 +9,15 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Consumer;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import plainlantern.asking.BadInput;
 import plainlantern.asking.Choice;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.PictureSource;
+import plainlantern.picture.Rows;
+import plainlantern.picture.Spool;
 import plainlantern.scene.Extent;
 import plainlantern.scene.Page;
 import plainlantern.scene.Scene;
@@ -183,7 +186,7 @@ public record Delivery(Format format, Extent extent, double ppi, double scale, E
         check(pages);
         if (archived(pages.size())) archive(pages, pictures, progress, out);
         else if (format == Format.PDF) PdfDelivery.write(this, pages, pictures, progress, out);
-        else one(pages.get(0), pictures, progress, out);
+        else one(pages.get(0), pictures, progress, pictures::passed, out);
         progress.at(1);
     }
 
@@ -201,7 +204,7 @@ public record Delivery(Format format, Extent extent, double ppi, double scale, E
             } else {
                 zip.putNextEntry(new ZipEntry(files.get(i) + "." + format.extension()));
                 if (format == Format.PDF) PdfDelivery.write(this, List.of(pages.get(i)), pictures, part, zip);
-                else one(pages.get(i), pictures, part, zip);
+                else one(pages.get(i), pictures, part, later -> {}, zip);
                 zip.closeEntry();
             }
             part.at(1);
@@ -216,44 +219,78 @@ public record Delivery(Format format, Extent extent, double ppi, double scale, E
     }
 
     /** One page as one file, PDF apart. */
-    private void one(Page page, PictureSource pictures, Progress progress, OutputStream out) throws IOException {
+    private void one(Page page, PictureSource pictures, Progress progress, Consumer<String> passed, OutputStream out) throws IOException {
         Progress painting = progress.part(0, 0.7);
         switch (format) {
-            case PNG -> Encoder.png(painted(page, pictures, painting), ppi, out);
-            case JPEG -> out.write(jpeg(page, pictures, painting));
-            case TIFF -> Encoder.tiff(painted(page, pictures, painting), ppi, out);
-            case WEBP -> Encoder.webp(painted(page, pictures, painting), quality() / 100f, out);
+            case PNG -> Encoder.png(rows(page, pictures, painting, passed), ppi, out);
+            case JPEG -> jpeg(page, pictures, painting, passed, out);
+            case TIFF -> Encoder.tiff(rows(page, pictures, painting, passed), ppi, out);
+            case WEBP -> Encoder.webp(RasterPainter.paint(page, ppi, scale, paper(), pictures, painting), quality() / 100f, out);
             case SVG -> out.write(SvgDelivery.of(this, page, pictures, "").document().getBytes(StandardCharsets.UTF_8));
             case OPENRASTER -> LayeredFile.write(this, page, pictures, progress, out);
             case PDF -> throw new IllegalStateException("PDF is written elsewhere");
         }
     }
 
-    BufferedImage painted(Page page, PictureSource pictures, Progress progress) {
-        return RasterPainter.paint(page, ppi, scale, paper(), pictures, progress);
+    /**
+     * A page's pixels as they are painted.
+     *
+     * @param passed hears of each picture that the page does not need any more
+     */
+    Rows rows(Page page, PictureSource pictures, Progress progress, Consumer<String> passed) {
+        int[] size = pixels(page);
+        boolean opaque = paper() && page.scene().paper().isPresent();
+        return new Strips(page.scene(), RasterPainter.toPixels(page.box(), size), size, opaque, pictures, progress, passed);
     }
 
-    private byte[] jpeg(Page page, PictureSource pictures, Progress progress) {
-        BufferedImage image = RasterPainter.paint(page.showing(page.scene().onPaper(page.box())), ppi, scale, true, pictures, progress);
-        byte[] best = jpeg(image, quality());
-        if (atMost() == 0 || best.length <= atMost()) return best;
-        int low = 1;
-        int high = quality() - 1;
-        best = null;
-        while (low <= high) {
-            int middle = (low + high) / 2;
-            byte[] tried = jpeg(image, middle);
-            if (tried.length <= atMost()) best = tried;
-            if (tried.length <= atMost()) low = middle + 1;
-            else high = middle - 1;
+    private void jpeg(Page page, PictureSource pictures, Progress progress, Consumer<String> passed, OutputStream out) throws IOException {
+        int[] size = pixels(page);
+        Rows rows = new Strips(page.scene().onPaper(page.box()), RasterPainter.toPixels(page.box(), size), size, true, pictures, progress,
+                passed);
+        if (atMost() == 0) {
+            Encoder.jpeg(rows, quality() / 100f, full(quality()), ppi, out);
+            return;
         }
-        if (best == null) throw new BadInput("atMost", "Even at the lowest quality this is more than " + atMost() / 1000
-                + " kB. Choose fewer pixels per inch.");
-        return best;
+        try (Spool spool = Spool.of(rows)) {
+            Counted counted = new Counted();
+            int best = 0;
+            int low = 1;
+            for (int high = quality(); low <= high;) {
+                // What is wanted first; then halves.
+                int tried = best == 0 && high == quality() ? quality() : (low + high) / 2;
+                counted.bytes = 0;
+                Encoder.jpeg(spool.rows(), tried / 100f, full(tried), ppi, counted);
+                if (counted.bytes <= atMost()) {
+                    best = tried;
+                    low = tried + 1;
+                } else high = tried - 1;
+            }
+            if (best == 0) throw new BadInput("atMost", "Even at the lowest quality this is more than " + atMost() / 1000
+                    + " kB. Choose fewer pixels per inch.");
+            Encoder.jpeg(spool.rows(), best / 100f, full(best), ppi, out);
+        }
+    }
+
+    /** How many bytes go into a file. */
+    private static final class Counted extends OutputStream {
+        private long bytes;
+
+        @Override
+        public void write(int one) {
+            bytes++;
+        }
+
+        @Override
+        public void write(byte[] some, int from, int count) {
+            bytes += count;
+        }
+    }
+
+    private boolean full(int tried) {
+        return chroma() == Chroma.FULL || chroma() == Chroma.BY_QUALITY && tried >= FULL_FROM;
     }
 
     byte[] jpeg(BufferedImage image, int tried) {
-        boolean full = chroma() == Chroma.FULL || chroma() == Chroma.BY_QUALITY && tried >= FULL_FROM;
-        return Encoder.jpeg(image, tried / 100f, full, ppi);
+        return Encoder.jpeg(image, tried / 100f, full(tried), ppi);
     }
 }

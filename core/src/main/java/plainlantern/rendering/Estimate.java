@@ -15,6 +15,7 @@ import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.PictureSource;
+import plainlantern.picture.Rows;
 import plainlantern.scene.Page;
 import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.scene.Scene;
@@ -122,9 +123,9 @@ public final class Estimate {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         switch (delivery.format()) {
             case JPEG -> out.writeBytes(delivery.jpeg(sample, delivery.quality()));
-            case TIFF -> Encoder.tiff(sample, delivery.ppi(), out);
+            case TIFF -> Encoder.tiff(Rows.of(sample), delivery.ppi(), out);
             case WEBP -> Encoder.webp(sample, delivery.quality() / 100f, out);
-            default -> Encoder.png(sample, delivery.ppi(), out);
+            default -> Encoder.png(Rows.of(sample), delivery.ppi(), out);
         }
         return out.size();
     }

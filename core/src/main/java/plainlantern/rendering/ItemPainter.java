@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
+import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 import plainlantern.picture.PictureSource;
 import plainlantern.picture.Tile;
@@ -37,6 +38,12 @@ final class ItemPainter {
     /** What is to be painted of an element, from back to front, where it touches the page, a box in pixels; none where it does not. */
     static List<Painted> painted(Item item, Affine toPixels, Box page, PictureSource pictures) {
         return new ItemPainter(item, toPixels, pictures).painted(page);
+    }
+
+    /** Where an element may paint, pixels. */
+    static Box reach(Item item, Affine toPixels) {
+        double blur = item.shades().stream().mapToDouble(Shade::deviation).max().orElse(0);
+        return Path.box(item.reach().grown(blur)).mapped(toPixels).bounds().grown(2);
     }
 
     private List<Painted> painted(Box page) {

@@ -98,6 +98,10 @@ final class LayerPainter implements Scene.Brush<RuntimeException> {
     /** Fills a tile. */
     static Tile washed(PaintedWash wash, Affine toPixels, Tile tile) {
         int[] pixels = tile.argb();
+        if (wash.plain()) {
+            Arrays.fill(pixels, colour(wash.stops(), 0));
+            return tile;
+        }
         Point from = toPixels.apply(wash.from());
         Point way = toPixels.apply(wash.to()).minus(from);
         double long2 = way.x() * way.x() + way.y() * way.y();
@@ -105,7 +109,7 @@ final class LayerPainter implements Scene.Brush<RuntimeException> {
             for (int x = 0; x < tile.width(); x++) {
                 double dx = tile.x() + x + 0.5 - from.x();
                 double dy = tile.y() + y + 0.5 - from.y();
-                double t = wash.plain() ? 0 : wash.round() ? Math.sqrt((dx * dx + dy * dy) / long2) : (dx * way.x() + dy * way.y()) / long2;
+                double t = wash.round() ? Math.sqrt((dx * dx + dy * dy) / long2) : (dx * way.x() + dy * way.y()) / long2;
                 pixels[y * tile.width() + x] = colour(wash.stops(), t);
             }
         }

@@ -16,6 +16,7 @@ import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.PictureSource;
+import plainlantern.picture.Rows;
 import plainlantern.picture.Tile;
 import plainlantern.scene.Page;
 import plainlantern.scene.Scene.Item;
@@ -49,15 +50,15 @@ final class LayeredFile {
             if (parts.isEmpty()) continue;
             Tile tile = ItemPainter.together(parts, all);
             String file = String.format(Locale.ROOT, "data/%03d.png", i);
-            image(zip, file, tile.straight(), ppi);
+            image(zip, file, Rows.of(tile.straight()), ppi);
             // The first layer named is the frontmost.
             stack.insert(0, layer(item, file, tile));
         }
         String image = String.format(Locale.ROOT, "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<image version=\"0.0.6\" w=\"%d\" "
                 + "h=\"%d\" xres=\"%d\" yres=\"%3$d\">\n<stack>\n", size[0], size[1], Math.round(ppi));
         Delivery.put(zip, "stack.xml", (image + stack + "</stack>\n</image>\n").getBytes(StandardCharsets.UTF_8));
-        image(zip, "mergedimage.png", delivery.painted(page, pictures, progress.part(0.5, 0.9)), ppi);
-        image(zip, "Thumbnails/thumbnail.png", thumbnail(delivery, page, pictures), 72);
+        image(zip, "mergedimage.png", delivery.rows(page, pictures, progress.part(0.5, 0.9), id -> {}), ppi);
+        image(zip, "Thumbnails/thumbnail.png", Rows.of(thumbnail(delivery, page, pictures)), 72);
         zip.finish();
     }
 
@@ -79,9 +80,9 @@ final class LayeredFile {
                 pictures, Progress.UNHEARD);
     }
 
-    private static void image(ZipOutputStream zip, String name, BufferedImage image, double ppi) throws IOException {
+    private static void image(ZipOutputStream zip, String name, Rows rows, double ppi) throws IOException {
         zip.putNextEntry(new ZipEntry(name));
-        Encoder.png(image, ppi, zip);
+        Encoder.png(rows, ppi, zip);
         zip.closeEntry();
     }
 

@@ -2,28 +2,18 @@ package plainlantern.rendering;
 
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferInt;
-import java.util.ArrayDeque;
-import java.util.ArrayList;
-import java.util.Deque;
-import java.util.List;
-import java.util.concurrent.CompletableFuture;
 import plainlantern.asking.BadInput;
 import plainlantern.asking.Unit;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
-import plainlantern.picture.Joined;
 import plainlantern.picture.PictureSource;
-import plainlantern.picture.Tile;
 import plainlantern.scene.Page;
 import plainlantern.scene.Scene;
 
-/** Scene to pixels. Elements are painted two at a time and laid down in the scene's order. */
+/** Scene to images that are in memory; a page that goes into a file is painted by {@link Strips}, row by row. */
 public final class RasterPainter {
     /** More pixels than this are refused before any work. */
     public static final long MOST_PIXELS = 400_000_000;
-    private static final int AHEAD = 2;
-    /** Pixels of an element that are painted at once, about. */
-    static final long BAND = 8_000_000;
 
     private RasterPainter() {}
 
@@ -93,39 +83,14 @@ public final class RasterPainter {
     }
 
     static BufferedImage paint(Scene scene, Affine toPixels, int[] size, boolean opaque, PictureSource pictures, Progress progress) {
-        int type = opaque ? BufferedImage.TYPE_INT_RGB : BufferedImage.TYPE_INT_ARGB_PRE;
-        BufferedImage page = new BufferedImage(size[0], size[1], type);
+        BufferedImage page = new BufferedImage(size[0], size[1], opaque ? BufferedImage.TYPE_INT_RGB : BufferedImage.TYPE_INT_ARGB);
         int[] pixels = ((DataBufferInt) page.getRaster().getDataBuffer()).getData();
-        Tile onto = new Tile(0, 0, size[0], size[1], pixels);
-        Deque<CompletableFuture<List<ItemPainter.Painted>>> ahead = new ArrayDeque<>();
-        List<Scene.Item> all = new ArrayList<>(scene.joined().items());
-        if (opaque) all.add(0, scene.paper().get());
-        int begun = 0;
-        for (Scene.Item item : all) {
-            progress.at((double) begun++ / all.size());
-            for (Box box : bands(item, toPixels, size)) {
-                if (ahead.size() == AHEAD) lay(Joined.of(ahead.remove()), onto);
-                ahead.add(CompletableFuture.supplyAsync(() -> ItemPainter.painted(item, toPixels, box, pictures)));
-            }
+        Strips strips = new Strips(scene, toPixels, size, opaque, pictures, progress, id -> {});
+        for (int at = 0; at < pixels.length;) {
+            int[] rows = strips.next();
+            System.arraycopy(rows, 0, pixels, at, rows.length);
+            at += rows.length;
         }
-        while (!ahead.isEmpty()) lay(Joined.of(ahead.remove()), onto);
-        return opaque ? page : onto.straight();
-    }
-
-    /**
-     * The parts of a page in which an element is painted: all of it at once, or strips where it is large and nothing about it is blurred.
-     */
-    private static List<Box> bands(Scene.Item item, Affine toPixels, int[] size) {
-        Box reach = item.clip().mapped(toPixels).bounds();
-        if (item.blurred() || Math.min(reach.width(), size[0]) * Math.min(reach.height(), size[1]) <= BAND)
-            return List.of(new Box(0, 0, size[0], size[1]));
-        List<Box> bands = new ArrayList<>();
-        int rows = (int) Math.max(1, BAND / size[0]);
-        for (int top = 0; top < size[1]; top += rows) bands.add(new Box(0, top, size[0], Math.min(rows, size[1] - top)));
-        return bands;
-    }
-
-    private static void lay(List<ItemPainter.Painted> parts, Tile onto) {
-        for (ItemPainter.Painted part : parts) Blending.over(onto, part.tile(), part.form(), part.look());
+        return page;
     }
 }

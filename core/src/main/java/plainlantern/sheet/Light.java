@@ -34,13 +34,6 @@ public final class Light {
         return LINEAR[value & 0xFF];
     }
 
-    /** The light, 0 to 1, by stored values of eight bits. */
-    public static float[] table() {
-        float[] table = new float[LINEAR.length];
-        for (int i = 0; i < table.length; i++) table[i] = (float) LINEAR[i];
-        return table;
-    }
-
     /** The relative luminance of 0xRRGGBB, 0 to 1. */
     public static double luminance(int rgb) {
         return 0.2126 * linear(rgb >> 16) + 0.7152 * linear(rgb >> 8) + 0.0722 * linear(rgb);
