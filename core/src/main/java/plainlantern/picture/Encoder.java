@@ -43,7 +43,10 @@ public final class Encoder {
         return bytes.toByteArray();
     }
 
-    /** As {@link #png(BufferedImage, double)}, as the rows come, onto a stream that stays open; compressed on all cores where it is large. */
+    /**
+     * As {@link #png(BufferedImage, double)}, as the rows come, onto a stream that stays open; compressed on all cores where it is
+     * large.
+     */
     public static void png(Rows rows, double ppi, OutputStream out) {
         try {
             PngFile.write(rows, ppi, out);

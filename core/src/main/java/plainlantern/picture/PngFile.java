@@ -16,7 +16,8 @@ import java.util.zip.CRC32;
 import java.util.zip.Deflater;
 
 /**
- * PNG (W3C, third edition) written as its rows come, so that none but a few of them are in memory; pieces are packed beside each other, each
+ * PNG (W3C, third edition) written as its rows come, so that none but a few of them are in memory; pieces are packed beside each other,
+ * each
  * with what stands before it as its dictionary. No library at hand writes so without the whole image.
  */
 final class PngFile {

@@ -61,7 +61,8 @@ public final class Resample {
 
     /** The whole image at another size, to be treated. */
     static Patch patch(BufferedImage image, int width, int height) {
-        return onto(image, Affine.scale((double) width / image.getWidth(), (double) height / image.getHeight()), new Box(0, 0, width, height))
+        return onto(image, Affine.scale((double) width / image.getWidth(), (double) height / image.getHeight()), new Box(0, 0, width,
+                height))
                 .patch(Affine.scale(1.0 / width, 1.0 / height));
     }
 

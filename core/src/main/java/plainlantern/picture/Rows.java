@@ -2,7 +2,10 @@ package plainlantern.picture;
 
 import java.awt.image.BufferedImage;
 
-/** An image from top to bottom, its rows made when they are asked for, each of them once: however large it is, few of them are in memory. */
+/**
+ * An image from top to bottom, its rows made when they are asked for, each of them once: however large it is, few of them are in
+ * memory.
+ */
 public interface Rows {
     /** Pixels across. */
     int width();

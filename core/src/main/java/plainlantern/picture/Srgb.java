@@ -22,7 +22,8 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
- * Brings decoded images into one form: sRGB (IEC 61966-2-1), interleaved bytes or, for tones, shorts, alpha not multiplied in. Colours that a profile describes
+ * Brings decoded images into one form: sRGB (IEC 61966-2-1), interleaved bytes or, for tones, shorts, alpha not multiplied in. Colours
+ * that a profile describes
  * are computed by Little CMS, which comes with Java, in the file's own depth: 16 bits stay 16 bits until they are sRGB. Scanners and
  * screens are read as they are to be perceived, printers' inks relative to the paper's white.
  */
@@ -88,7 +89,8 @@ final class Srgb {
 
     /** All samples of an interleaved raster, an array of bytes or shorts. */
     static Object samples(Raster raster) {
-        return raster.getDataBuffer() instanceof DataBufferUShort deep ? deep.getData() : ((DataBufferByte) raster.getDataBuffer()).getData();
+        return raster.getDataBuffer() instanceof DataBufferUShort deep ? deep.getData() : ((DataBufferByte) raster.getDataBuffer())
+                .getData();
     }
 
     private static BufferedImage empty(int width, int height, boolean alpha, boolean deep) {

@@ -64,7 +64,8 @@ public final class Cost {
         for (Page page : pages) {
             int[] size = delivery.pixels(page);
             long open = open(page, RasterPainter.toPixels(page.box(), size), size, pictures);
-            if (delivery.format().pixels()) most = Math.max(most, painting(page, size, pictures));
+            if (delivery.format() == Format.WEBP) most = Math.max(most, painting(page, size, pictures));
+            else if (delivery.format().pixels()) most = Math.max(most, stripped(page, size, pictures));
             else {
                 most = Math.max(most, open);
                 embedded += open;
@@ -90,6 +91,18 @@ public final class Cost {
         long item = 0;
         for (Item one : items(page.scene())) item = Math.max(item, tiles(one, toPixels, size));
         return pixels * (PAGE + ENCODED) + AHEAD * item + open(page, toPixels, size, pictures) + BESIDES;
+    }
+
+    /** Of a page that goes into its file strip by strip. */
+    private static long stripped(Page page, int[] size, Pictures pictures) {
+        Affine toPixels = RasterPainter.toPixels(page.box(), size);
+        long item = 0;
+        long all = 0;
+        for (Item one : items(page.scene())) {
+            item = Math.max(item, tiles(one, toPixels, new int[] {size[0], Math.max(Strips.high(size), (int) (Strips.BAND / size[0]))}));
+            all += Math.min(Strips.BAND, tiles(one, toPixels, size) / PAGE);
+        }
+        return Strips.bytes(size) + Math.min(Strips.KEPT, all) * PAGE + AHEAD * item + open(page, toPixels, size, pictures) + BESIDES;
     }
 
     private static List<Item> items(Scene scene) {

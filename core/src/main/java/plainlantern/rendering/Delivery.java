@@ -67,6 +67,8 @@ public record Delivery(Format format, Extent extent, double ppi, double scale, E
     public record Parts(boolean live, boolean linked) {}
 
     private static final int FULL_FROM = 90;
+    /** Strips of a page take no more than one of so many parts of all memory. */
+    private static final int STRIPS = 3;
 
     public Delivery {
         BadInput.unless(ppi >= 1 && ppi <= 4800, "ppi", "Pixels per inch go from 1 to 4800.");
@@ -157,12 +159,22 @@ public record Delivery(Format format, Extent extent, double ppi, double scale, E
             BadInput.unless(Math.max(size[0], size[1]) <= most, "ppi", String.format(Locale.ROOT,
                     "A %s is at most %,d pixels a side; this would be %,d × %,d. Choose fewer pixels per inch, or another format.",
                             format.title(), most, size[0], size[1]));
+            double pixels = (double) size[0] * size[1];
+            possible(format.most() / pixels, String.format(Locale.ROOT,
+                    "A %s holds at most %,d megapixels; this would be %,.0f.", format.title(), format.most() / 1_000_000, pixels / 1e6));
+            if (format.pixels()) possible(Math.pow(Runtime.getRuntime().maxMemory() / (double) STRIPS / Strips.bytes(size), 2),
+                    String.format(Locale.ROOT, "Rows of %,d pixels are too long for the memory that there is.", size[0]));
         }
+    }
+
+    /** @param share of the pixels that are wanted, how many are possible */
+    private void possible(double share, String why) {
+        BadInput.unless(share >= 1, "ppi", why + " Up to " + (long) Math.max(1, Math.floor(ppi * Math.sqrt(share))) + " ppi is possible.");
     }
 
     /** The width and height in pixels that a page has, or would have if it were all pixels. */
     public int[] pixels(Page page) {
-        return RasterPainter.size(page.box().width() * scale, page.box().height() * scale, ppi);
+        return RasterPainter.sides(page.box().width() * scale, page.box().height() * scale, ppi);
     }
 
     /** What is painted of a page. */

@@ -41,6 +41,11 @@ public enum Format implements Choice {
         return this == JPEG ? 65_500 : this == WEBP ? 16_383 : Integer.MAX_VALUE;
     }
 
+    /** The most pixels that such a file can have: a TIFF tells its places in 32 bits, and a pixel may take four bytes, and more if it is packed. */
+    public long most() {
+        return this == TIFF ? 950_000_000 : Long.MAX_VALUE;
+    }
+
     /** Whether all of it is pixels. */
     public boolean pixels() {
         return this != PDF && this != SVG;

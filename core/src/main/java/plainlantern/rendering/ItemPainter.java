@@ -5,6 +5,8 @@ import java.awt.geom.Area;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
+import java.util.stream.Stream;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
@@ -65,6 +67,14 @@ final class ItemPainter {
 
     private List<Tile> shades(Optional<Painted> own, Box page) {
         return item.shades().stream().flatMap(shade -> cast(shade, own, page).stream()).toList();
+    }
+
+    /** So far beyond a part of a page, pixels, lies what is painted for what an element casts onto it or is blurred with. */
+    static double far(Item item, Affine toPixels) {
+        ItemPainter painter = new ItemPainter(item, toPixels, null);
+        double soft = item.soft().map(edge -> Blur.reach(painter.pixels(edge.deviation()))).orElse(0.0);
+        return DoubleStream.concat(DoubleStream.of(soft), Stream.concat(item.shades().stream(), item.inner().stream())
+                .mapToDouble(painter::reach)).max().orElse(0);
     }
 
     /** So far beyond the page lies what may still cast onto it. */

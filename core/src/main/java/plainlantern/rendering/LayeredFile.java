@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.zip.CRC32;
 import java.util.zip.Deflater;
 import java.util.zip.ZipEntry;
@@ -17,9 +18,9 @@ import plainlantern.geometry.Box;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.PictureSource;
 import plainlantern.picture.Rows;
-import plainlantern.picture.Tile;
 import plainlantern.scene.Page;
 import plainlantern.scene.Scene.Item;
+import plainlantern.scene.Scene;
 import plainlantern.sheet.Blend;
 import plainlantern.sheet.Look;
 
@@ -46,13 +47,16 @@ final class LayeredFile {
         for (int i = 0; i < items.size(); i++) {
             progress.at(0.5 * i / items.size());
             Item item = items.get(i);
-            List<ItemPainter.Painted> parts = ItemPainter.painted(item.plain(), toPixels, all, pictures);
-            if (parts.isEmpty()) continue;
-            Tile tile = ItemPainter.together(parts, all);
+            Optional<Box> reach = LayerPainter.inside(all, Shapes2D.rectangle(ItemPainter.reach(item, toPixels)));
+            if (reach.isEmpty()) continue;
+            int[] corner = {(int) Math.floor(reach.get().x()), (int) Math.floor(reach.get().y())};
+            int[] own = {(int) Math.ceil(reach.get().right()) - corner[0], (int) Math.ceil(reach.get().bottom()) - corner[1]};
             String file = String.format(Locale.ROOT, "data/%03d.png", i);
-            image(zip, file, Rows.of(tile.straight()), ppi);
+            Scene alone = new Scene(page.scene().width(), page.scene().height(), Optional.empty(), List.of(item.plain()));
+            image(zip, file, new Strips(alone, Affine.move(-corner[0], -corner[1]).after(toPixels), own, false, pictures, Progress.UNHEARD,
+                    id -> {}), ppi);
             // The first layer named is the frontmost.
-            stack.insert(0, layer(item, file, tile));
+            stack.insert(0, layer(item, file, corner));
         }
         String image = String.format(Locale.ROOT, "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<image version=\"0.0.6\" w=\"%d\" "
                 + "h=\"%d\" xres=\"%d\" yres=\"%3$d\">\n<stack>\n", size[0], size[1], Math.round(ppi));
@@ -62,12 +66,12 @@ final class LayeredFile {
         zip.finish();
     }
 
-    private static String layer(Item item, String file, Tile tile) {
+    private static String layer(Item item, String file, int[] corner) {
         Look look = item.look();
         String blend = look.blend() == Blend.NORMAL ? "src-over" : look.blend().css();
         return String.format(Locale.ROOT,
                 "<layer name=\"%s\" src=\"%s\" x=\"%d\" y=\"%d\" opacity=\"%.4f\" visibility=\"visible\" composite-op=\"svg:%s\"/>\n",
-                escaped(item.name()), file, tile.x(), tile.y(), look.opacity(), blend);
+                escaped(item.name()), file, corner[0], corner[1], look.opacity(), blend);
     }
 
     private static String escaped(String name) {

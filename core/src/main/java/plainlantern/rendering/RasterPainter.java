@@ -12,24 +12,30 @@ import plainlantern.scene.Scene;
 
 /** Scene to images that are in memory; a page that goes into a file is painted by {@link Strips}, row by row. */
 public final class RasterPainter {
-    /** More pixels than this are refused before any work. */
-    public static final long MOST_PIXELS = 400_000_000;
+    /** An image in memory with more pixels than this is refused before any work. */
+    private static final long MOST_PIXELS = 400_000_000;
 
     private RasterPainter() {}
 
+    /** The width and height in pixels of a page of so many millimetres, however large. */
+    static int[] sides(double mmAcross, double mmDown, double ppi) {
+        BadInput.unless(ppi >= 1 && ppi <= 4800, "ppi", "Pixels per inch go from 1 to 4800.");
+        return new int[] {(int) Math.max(1, Math.round(mmAcross / Unit.MM_PER_INCH * ppi)),
+            (int) Math.max(1, Math.round(mmDown / Unit.MM_PER_INCH * ppi))};
+    }
+
     /**
-     * The width and height in pixels of an output of so many millimetres; throws {@link BadInput} when it is too large or nothing at all.
+     * The width and height in pixels of an image in memory of so many millimetres; throws {@link BadInput} when it is too large or nothing
+     * at all.
      */
     public static int[] size(double mmAcross, double mmDown, double ppi) {
-        BadInput.unless(ppi >= 1 && ppi <= 4800, "ppi", "Pixels per inch go from 1 to 4800.");
-        long width = Math.max(1, Math.round(mmAcross / Unit.MM_PER_INCH * ppi));
-        long height = Math.max(1, Math.round(mmDown / Unit.MM_PER_INCH * ppi));
-        if (width * height > MOST_PIXELS) {
+        int[] size = sides(mmAcross, mmDown, ppi);
+        long pixels = (long) size[0] * size[1];
+        if (pixels > MOST_PIXELS) {
             long most = (long) Math.floor(Math.sqrt(MOST_PIXELS / (mmAcross * mmDown)) * Unit.MM_PER_INCH);
-            throw new BadInput("ppi", "That makes " + width * height / 1_000_000 + " megapixels. Up to " + most
-                    + " ppi is possible for this sheet.");
+            throw new BadInput("ppi", "That makes " + pixels / 1_000_000 + " megapixels. Up to " + most + " ppi is possible for this sheet.");
         }
-        return new int[] {(int) width, (int) height};
+        return size;
     }
 
     /**

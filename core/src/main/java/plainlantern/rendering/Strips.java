@@ -22,17 +22,19 @@ import plainlantern.scene.Scene;
 
 /**
  * A page painted from top to bottom, strip by strip, as its rows are asked for. Elements are painted two ahead of what is being laid down,
- * so that pictures are decoded while a strip is encoded. An element that reaches into several strips is painted once and kept until it is
- * passed; a large one strip by strip.
+ * so that pictures are decoded while a strip is encoded. An element that reaches into several strips is painted once, a large one slab by
+ * slab, and kept until it is passed.
  */
 final class Strips implements Rows {
     /** Pixels of a strip, about, and its rows at least. */
     private static final int STRIP = 2_000_000;
-    private static final int LEAST = 64;
+    private static final int LEAST = 16;
+    /** Bytes of a pixel of a strip: those being laid down and those being encoded, as pixels, filtered and packed. */
+    private static final int EACH = 4 + 4 + 4 + 4;
     private static final int AHEAD = 2;
-    /** Pixels of an element that are painted at once, at most. */
+    /** Pixels of an element that are painted at once, about. */
     static final long BAND = 8_000_000;
-    /** Pixels of all elements that are kept. */
+    /** Pixels of all elements that are kept in memory; the others are on disk. */
     static final long KEPT = 40_000_000;
 
     private final Affine toPixels;
@@ -44,9 +46,11 @@ final class Strips implements Rows {
     /** In how many elements each picture is still to be painted. */
     private final Map<String, Integer> wanted = new HashMap<>();
     private final int high;
+    private final long band;
     private final List<Placed> all = new ArrayList<>();
     private final Iterator<Step> steps = new Begun();
     private final Deque<Step> ahead = new ArrayDeque<>();
+    private final Spill spill = new Spill();
     private int top;
     private long kept;
 
@@ -56,12 +60,16 @@ final class Strips implements Rows {
      */
     Strips(Scene scene, Affine toPixels, int[] size, boolean opaque, PictureSource pictures, Progress progress,
             Consumer<String> passed) {
-        this(scene, toPixels, size, opaque, pictures, progress, passed, high(size));
+        this(scene, toPixels, size, opaque, pictures, progress, passed, high(size), BAND);
     }
 
-    /** @param high rows of a strip */
+    /**
+     * @param high rows of a strip
+     * @param band so many pixels of an element are painted at once, or as many as what it casts makes worth while
+     */
     Strips(Scene scene, Affine toPixels, int[] size, boolean opaque, PictureSource pictures, Progress progress,
-            Consumer<String> passed, int high) {
+            Consumer<String> passed, int high, long band) {
+        this.band = band;
         this.passed = passed;
         this.toPixels = toPixels;
         this.size = size;
@@ -79,64 +87,89 @@ final class Strips implements Rows {
         return Math.max(Math.min(size[1], LEAST), Math.min(size[1], STRIP / size[0]));
     }
 
-    /** An element, where it is on the page, and its painting while it is kept. */
+    /** Memory that the strips of a page take, without what is painted into them. */
+    static long bytes(int[] size) {
+        return (long) size[0] * high(size) * EACH;
+    }
+
+    /** An element, where it is on the page, and the slabs of it that are kept. */
     private final class Placed {
         private final Scene.Item item;
         private final Box reach;
-        private CompletableFuture<List<ItemPainter.Painted>> whole;
+        private final int first;
+        private final int last;
+        /** Rows of a slab. */
+        private final int tall;
+        private final Map<Integer, CompletableFuture<Slab>> slabs = new HashMap<>();
         private boolean painted;
 
         Placed(Scene.Item item) {
             this.item = item;
             reach = ItemPainter.reach(item, toPixels);
+            first = (int) Math.max(0, Math.floor(reach.y()));
+            last = (int) Math.min(size[1], Math.ceil(reach.bottom()));
+            // What is painted around a slab for what it casts is not much more than the slab.
+            int far = (int) Math.min(size[1], 2 * ItemPainter.far(item, toPixels));
+            tall = (int) Math.max(1, Math.max(far, Math.min(size[1], band / Math.max(1, across()))));
         }
 
         boolean meets(int from, int to) {
-            return reach.right() > 0 && reach.x() < size[0] && reach.bottom() > from && reach.y() < to;
+            return reach.right() > 0 && reach.x() < size[0] && reach.bottom() > from && reach.y() < to && first < last;
         }
 
-        long area() {
-            double across = Math.min(size[0], reach.right()) - Math.max(0, reach.x());
-            double down = Math.min(size[1], reach.bottom()) - Math.max(0, reach.y());
-            return (long) (across * down);
+        long across() {
+            return (long) Math.ceil(Math.min(size[0], reach.right()) - Math.max(0, reach.x()));
         }
 
-        /** Its painting for a strip, begun. */
-        CompletableFuture<List<ItemPainter.Painted>> painting(Box strip) {
-            if (whole != null) return whole;
-            boolean keep = area() <= BAND && kept + area() <= KEPT;
-            Box page = keep ? new Box(0, 0, size[0], size[1]) : strip;
-            CompletableFuture<List<ItemPainter.Painted>> painting = CompletableFuture.supplyAsync(() ->
-                    ItemPainter.painted(item, toPixels, page, pictures));
-            if (keep) {
-                whole = painting;
-                kept += area();
-            }
-            return painting;
+        /** Those of its slabs that a strip shows, begun. */
+        List<CompletableFuture<Slab>> painting(int from, int to) {
+            List<CompletableFuture<Slab>> all = new ArrayList<>();
+            for (int slab = Math.max(0, from - first) / tall; first + slab * (long) tall < Math.min(last, to); slab++)
+                all.add(slabs.computeIfAbsent(slab, this::begun));
+            return all;
+        }
+
+        private CompletableFuture<Slab> begun(int slab) {
+            int top = first + slab * tall;
+            int rows = Math.min(tall, last - top);
+            // One slab is the whole element, which is not cut where the page is not.
+            Box part = rows == last - first ? new Box(0, 0, size[0], size[1]) : new Box(0, top, size[0], rows);
+            long pixels = across() * rows * parts();
+            boolean room = kept + pixels <= KEPT;
+            if (room) kept += pixels;
+            return CompletableFuture.supplyAsync(() -> {
+                List<ItemPainter.Painted> paint = ItemPainter.painted(item, toPixels, part, pictures);
+                return room ? Slab.kept(paint, pixels) : Slab.spilled(paint, spill);
+            });
+        }
+
+        /** Tiles that its painting is made of, at most. */
+        private int parts() {
+            return 1 + item.shades().size();
         }
 
         Set<String> ids() {
             return item.pictures().stream().map(picture -> picture.treated().picture()).collect(Collectors.toSet());
         }
 
-        /** Its painting was laid down up to a row: where it is whole, its pictures are not needed for it any more. */
+        /** Its painting was laid down up to a row: slabs above are not needed any more, after the last one its pictures neither. */
         void laid(int row) {
-            boolean over = reach.bottom() <= row || row == size[1];
-            if (whole != null || over) done();
-            if (whole == null || !over) return;
-            whole = null;
-            kept -= area();
-        }
-
-        private void done() {
-            if (painted) return;
-            painted = true;
-            for (String id : ids()) if (wanted.merge(id, -1, Integer::sum) == 0) passed.accept(id);
+            if (!painted && slabs.containsKey((last - first - 1) / tall)) {
+                painted = true;
+                for (String id : ids()) if (wanted.merge(id, -1, Integer::sum) == 0) passed.accept(id);
+            }
+            slabs.entrySet().removeIf(slab -> {
+                if (Math.min(last, first + (slab.getKey() + 1L) * tall) > row) return false;
+                Slab over = Joined.of(slab.getValue());
+                kept -= over.kept();
+                over.free();
+                return true;
+            });
         }
     }
 
     /** An element in a strip that begins at that row. */
-    private record Step(int top, Placed placed, CompletableFuture<List<ItemPainter.Painted>> painting) {}
+    private record Step(int top, Placed placed, List<CompletableFuture<Slab>> painting) {}
 
     /** Every element of every strip, in the order in which they are laid down. */
     private final class Begun implements Iterator<Step> {
@@ -156,7 +189,7 @@ final class Strips implements Rows {
         @Override
         public Step next() {
             Placed placed = all.get(next++);
-            return new Step(strip, placed, placed.painting(new Box(0, strip, size[0], Math.min(high, size[1] - strip))));
+            return new Step(strip, placed, placed.painting(strip, Math.min(size[1], strip + high)));
         }
     }
 
@@ -184,10 +217,14 @@ final class Strips implements Rows {
             while (ahead.size() < AHEAD && steps.hasNext()) ahead.add(steps.next());
             if (ahead.isEmpty() || ahead.peek().top() > top) break;
             Step step = ahead.remove();
-            for (ItemPainter.Painted part : Joined.of(step.painting())) Blending.over(onto, part.tile(), part.form(), part.look());
+            for (CompletableFuture<Slab> slab : step.painting()) {
+                for (ItemPainter.Painted part : Joined.of(slab).rows(top, top + rows))
+                    Blending.over(onto, part.tile(), part.form(), part.look());
+            }
             step.placed().laid(top + rows);
         }
         top += rows;
+        if (top == size[1]) spill.close();
         if (!opaque) onto.straight();
         return onto.argb();
     }

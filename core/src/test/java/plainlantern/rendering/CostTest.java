@@ -48,8 +48,12 @@ class CostTest {
         Sheet shaded = Sheets.after(framed,
                 "{'kind':'set-shadow','panels':['p1'],'distance':'2 mm','blur':'3 mm','colour':'#000000','opacity':'40 %'}");
         assertThat(cost(shaded)).isGreaterThan(cost(framed));
-        // Four times the pixels, of which each is four bytes at least.
+        // Four times the pixels, of which each is four bytes at least while it is painted.
         assertThat(cost(BARE, 200) - bare).isGreaterThan(3 * 4_000_000L);
+        // A page that goes into its file in strips costs no more than they do, however large it is.
+        assertThat(cost(BARE, 2400)).isLessThan(2 * cost(BARE, 800)).isLessThan(300_000_000L);
+        assertThat(Cost.delivery(Delivery.of(Format.WEBP, 800), Pages.of(BARE, Extent.SHEET, List.of(), false), PICTURES))
+                .isGreaterThan(64_000_000L * 4);
     }
 
     /** A picture costs what it holds and, while it is read, what that takes; one that is not on the part that is painted costs nothing. */
