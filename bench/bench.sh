@@ -27,11 +27,11 @@ kill $STUDIO; wait $STUDIO 2>/dev/null || true
 
 # A3 at 300 ppi: 4961 x 3508 px, twelve panels of 1134 x 1045 px with gaps of 71 px.
 cat >"$BENCH/ours" <<E
-cd "$HERE" && exec java $(heap 4096) $RENDER_OPTIONS -cp "$APP/lib/*" plainlantern.bundle.RenderCommand "$BENCH/twelve.lantern.zip" --format png --ppi 300 --out "$BENCH/ours.png"
+cd "$HERE" && MALLOC_ARENA_MAX=1 exec java $(heap 4096) $(echo $RENDER_OPTIONS) -cp "$APP/lib/*" plainlantern.bundle.RenderCommand "$BENCH/twelve.lantern.zip" --format png --ppi 300 --out "$BENCH/ours.png"
 E
 for sheet in sixty shadowed twelve toned local; do
   cat >"$BENCH/$sheet" <<E
-cd "$HERE" && exec java $(heap 4096) $RENDER_OPTIONS -cp "$APP/lib/*" plainlantern.bundle.RenderCommand "$BENCH/$sheet.lantern.zip" --format png --ppi 300 --out "$BENCH/$sheet.png"
+cd "$HERE" && MALLOC_ARENA_MAX=1 exec java $(heap 4096) $(echo $RENDER_OPTIONS) -cp "$APP/lib/*" plainlantern.bundle.RenderCommand "$BENCH/$sheet.lantern.zip" --format png --ppi 300 --out "$BENCH/$sheet.png"
 E
 done
 cat >"$BENCH/libvips" <<'E'
@@ -71,7 +71,7 @@ measured() {
   local runs=$1 name=$2 bundle=$3
   shift 3
   for run in $(seq "$runs"); do
-    /usr/bin/time -f '%e %M' -a -o "$BENCH/$name.times" java $RENDER_OPTIONS -cp "$APP/lib/*" plainlantern.bundle.RenderCommand "$BENCH/$bundle.lantern.zip" --ppi 300 "$@" >/dev/null 2>&1
+    /usr/bin/time -f '%e %M' -a -o "$BENCH/$name.times" env MALLOC_ARENA_MAX=1 java $RENDER_OPTIONS -cp "$APP/lib/*" plainlantern.bundle.RenderCommand "$BENCH/$bundle.lantern.zip" --ppi 300 "$@" >/dev/null 2>&1
   done
   sort -n "$BENCH/$name.times" | awk -v who="$name" -v bytes="$(stat -c %s "${@: -1}")" '{t[NR]=$1; if ($2>m) m=$2} END {printf "| %s | %.2f | %.2f to %.2f | %.0f | %.1f |\n", who, t[int((NR+1)/2)], t[1], t[NR], m/1024, bytes/1e6}'
 }

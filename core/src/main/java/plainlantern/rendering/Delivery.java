@@ -161,7 +161,7 @@ public record Delivery(Format format, Extent extent, double ppi, double scale, E
                             format.title(), most, size[0], size[1]));
             double pixels = (double) size[0] * size[1];
             possible(format.most() / pixels, String.format(Locale.ROOT,
-                    "A %s holds at most %,d megapixels; this would be %,.0f.", format.title(), format.most() / 1_000_000, pixels / 1e6));
+                    "%s can have at most %,d megapixels; this would be %,.0f.", format.title(), format.most() / 1_000_000, pixels / 1e6));
             if (format.pixels()) possible(Math.pow(Runtime.getRuntime().maxMemory() / (double) STRIPS / Strips.bytes(size), 2),
                     String.format(Locale.ROOT, "Rows of %,d pixels are too long for the memory that there is.", size[0]));
         }
@@ -198,7 +198,7 @@ public record Delivery(Format format, Extent extent, double ppi, double scale, E
         check(pages);
         if (archived(pages.size())) archive(pages, pictures, progress, out);
         else if (format == Format.PDF) PdfDelivery.write(this, pages, pictures, progress, out);
-        else one(pages.get(0), pictures, progress, pictures::passed, out);
+        else one(pages.get(0), pictures, progress, id -> pictures.passed(id), out);
         progress.at(1);
     }
 
@@ -234,9 +234,9 @@ public record Delivery(Format format, Extent extent, double ppi, double scale, E
     private void one(Page page, PictureSource pictures, Progress progress, Consumer<String> passed, OutputStream out) throws IOException {
         Progress painting = progress.part(0, 0.7);
         switch (format) {
-            case PNG -> Encoder.png(rows(page, pictures, painting, passed), ppi, out);
-            case JPEG -> jpeg(page, pictures, painting, passed, out);
-            case TIFF -> Encoder.tiff(rows(page, pictures, painting, passed), ppi, out);
+            case PNG -> Encoder.png(rows(page, pictures, progress, passed), ppi, out);
+            case JPEG -> jpeg(page, pictures, atMost() == 0 ? progress : painting, passed, out);
+            case TIFF -> Encoder.tiff(rows(page, pictures, progress, passed), ppi, out);
             case WEBP -> Encoder.webp(RasterPainter.paint(page, ppi, scale, paper(), pictures, painting), quality() / 100f, out);
             case SVG -> out.write(SvgDelivery.of(this, page, pictures, "").document().getBytes(StandardCharsets.UTF_8));
             case OPENRASTER -> LayeredFile.write(this, page, pictures, progress, out);

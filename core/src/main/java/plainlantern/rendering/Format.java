@@ -41,9 +41,12 @@ public enum Format implements Choice {
         return this == JPEG ? 65_500 : this == WEBP ? 16_383 : Integer.MAX_VALUE;
     }
 
-    /** The most pixels that such a file can have: a TIFF tells its places in 32 bits, and a pixel may take four bytes, and more if it is packed. */
+    /**
+     * The most pixels that such a file is made with: a TIFF tells its places in 32 bits, and a pixel may take four bytes, and more if it is
+     * packed; of the others as many as the largest JPEG has, as more would take hours.
+     */
     public long most() {
-        return this == TIFF ? 950_000_000 : Long.MAX_VALUE;
+        return this == TIFF ? 950_000_000 : pixels() ? 4_290_000_000L : Long.MAX_VALUE;
     }
 
     /** Whether all of it is pixels. */

@@ -493,4 +493,20 @@ class DeliveriesTest {
                 .hasMessageContaining("65,500").hasMessageContaining("78,740");
         assertThatCode(() -> Delivery.of(Format.PNG, 400).check(List.of(wide))).doesNotThrowAnyException();
     }
+
+    /** TIFF 6.0 tells its places in 32 bits; five metres at 300 ppi are 3487 megapixels, which only what is not all pixels makes nothing of. */
+    @Test
+    void largePagesHaveTheBoundsOfTheirFormats() throws Exception {
+        Page wall = Page.of(Scene.of(Sheet.empty("Wall", Unit.MM, 5000, 5000, 300)));
+        assertThatThrownBy(() -> Delivery.of(Format.TIFF, 300).check(List.of(wall))).isInstanceOf(BadInput.class)
+                .hasMessageContaining("TIFF can have at most 950 megapixels; this would be 3,487. Up to 156 ppi is possible.");
+        assertThatThrownBy(() -> Delivery.of(Format.OPENRASTER, 400).check(List.of(wall))).isInstanceOf(BadInput.class)
+                .hasMessageContaining("Up to 332 ppi is possible.");
+        Delivery.of(Format.PNG, 300).check(List.of(wall));
+        assertThat(Delivery.of(Format.SVG, 300).file(wall, SOURCE)).isNotEmpty();
+        assertThat(Delivery.of(Format.PDF, 300).file(wall, SOURCE)).isNotEmpty();
+        Page endless = Page.of(Scene.of(Sheet.empty("Frieze", Unit.MM, 5000, 1, 300)));
+        assertThatThrownBy(() -> Delivery.of(Format.PNG, 4800).scaled(100).check(List.of(endless))).isInstanceOf(BadInput.class)
+                .hasMessageContaining("ppi is possible");
+    }
 }

@@ -6,10 +6,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
+import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
@@ -55,7 +57,7 @@ class StripsTest {
      * Of any sheet, whatever blur, grain, perspective and text there is, strips of any height, painted element by element or strip
      * by strip.
      */
-    @Tried(40)
+    @Tried(20)
     void stripsOfAnyHeightAreThePage(Chance chance) {
         Scene scene = Scene.of(Sheets.any(chance));
         double share = SIDE / Math.max(scene.width(), scene.height());
@@ -127,6 +129,20 @@ class StripsTest {
             assertThat(passed).containsExactly(Sheets.TALL.id());
             for (int row = 80; row < 120; row += 10) strips.next();
             assertThat(passed).containsExactly(Sheets.TALL.id(), Sheets.DAWN.id());
+        }
+    }
+
+    /** Who stops a delivery while its rows go into a file hears of nothing else. */
+    @Test
+    void aStoppedPaintingEndsEveryWriter() {
+        Progress stopped = share -> {
+            if (share > 0.4) throw new Progress.Cancelled();
+        };
+        for (BiConsumer<Rows, OutputStream> writer : List.<BiConsumer<Rows, OutputStream>>of((rows, out) -> Encoder.png(rows, 300, out),
+                (rows, out) -> Encoder.tiff(rows, 300, out), (rows, out) -> Encoder.jpeg(rows, 0.9f, true, 300, out))) {
+            Rows rows = new Strips(Scene.of(Sheet.empty("Wall", Unit.MM, 60, 60, 100)), Affine.IDENTITY, new int[] {60, 60}, true, PICTURES,
+                    stopped, id -> {}, 10, 0);
+            assertThatThrownBy(() -> writer.accept(rows, new ByteArrayOutputStream())).isInstanceOf(Progress.Cancelled.class);
         }
     }
 

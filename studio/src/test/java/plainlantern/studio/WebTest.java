@@ -444,6 +444,6 @@ class WebTest extends StudioTest {
         id = sheets.add(member.id(), Sheet.empty("Wall", Unit.MM, 5000, 5000, 2400), "New sheet");
         assertThat(ask(get("/sheets/" + id)).getStatus()).isEqualTo(200);
         assertThat(answer(ask(post("/sheets/" + id + "/delivery-size?format=png&ppi=2400"))).path("message").asString(""))
-                .contains("Up to 101 ppi is possible");
+                .contains("Up to 332 ppi is possible");
     }
 }

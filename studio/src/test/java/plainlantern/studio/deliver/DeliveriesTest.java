@@ -85,7 +85,7 @@ class DeliveriesTest {
 
     @Test
     void whatCannotBeMadeIsRefusedBeforeItIsTaken() {
-        assertThatThrownBy(() -> deliveries.check(order(1200))).isInstanceOf(BadInput.class).hasMessageContaining("megapixels");
+        assertThatThrownBy(() -> deliveries.check(order(4800))).isInstanceOf(BadInput.class).hasMessageContaining("megapixels");
         when(paints.cost(any(), any(), any())).thenReturn(1_400_000_000L);
         assertThatThrownBy(() -> deliveries.check(order(127))).isInstanceOf(BadInput.class)
                 .hasMessageContaining("takes about 1.4 GB of memory; the server has 1.0 GB");
