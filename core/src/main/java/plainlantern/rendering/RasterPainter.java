@@ -33,7 +33,8 @@ public final class RasterPainter {
         long pixels = (long) size[0] * size[1];
         if (pixels > MOST_PIXELS) {
             long most = (long) Math.floor(Math.sqrt(MOST_PIXELS / (mmAcross * mmDown)) * Unit.MM_PER_INCH);
-            throw new BadInput("ppi", "That makes " + pixels / 1_000_000 + " megapixels. Up to " + most + " ppi is possible for this sheet.");
+            throw new BadInput("ppi", "That makes " + pixels / 1_000_000 + " megapixels. Up to " + most
+                    + " ppi is possible for this sheet.");
         }
         return size;
     }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import plainlantern.geometry.Affine;
@@ -27,13 +28,13 @@ import plainlantern.scene.Scene;
  */
 final class Strips implements Rows {
     /** Pixels of a strip, about, and its rows at least. */
-    private static final int STRIP = 2_000_000;
+    private static final int STRIP = 1_200_000;
     private static final int LEAST = 16;
     /** Bytes of a pixel of a strip: those being laid down and those being encoded, as pixels, filtered and packed. */
     private static final int EACH = 4 + 4 + 4 + 4;
     private static final int AHEAD = 2;
     /** Pixels of an element that are painted at once, about. */
-    static final long BAND = 8_000_000;
+    static final long BAND = 2_500_000;
     /** Pixels of all elements that are kept in memory; the others are on disk. */
     static final long KEPT = 40_000_000;
 
@@ -44,7 +45,7 @@ final class Strips implements Rows {
     private final Progress progress;
     private final Consumer<String> passed;
     /** In how many elements each picture is still to be painted. */
-    private final Map<String, Integer> wanted = new HashMap<>();
+    private final Map<String, Integer> wanted = new ConcurrentHashMap<>();
     private final int high;
     private final long band;
     private final List<Placed> all = new ArrayList<>();
@@ -101,7 +102,6 @@ final class Strips implements Rows {
         /** Rows of a slab. */
         private final int tall;
         private final Map<Integer, CompletableFuture<Slab>> slabs = new HashMap<>();
-        private boolean painted;
 
         Placed(Scene.Item item) {
             this.item = item;
@@ -139,6 +139,7 @@ final class Strips implements Rows {
             if (room) kept += pixels;
             return CompletableFuture.supplyAsync(() -> {
                 List<ItemPainter.Painted> paint = ItemPainter.painted(item, toPixels, part, pictures);
+                if (top + rows == last) done();
                 return room ? Slab.kept(paint, pixels) : Slab.spilled(paint, spill);
             });
         }
@@ -152,12 +153,13 @@ final class Strips implements Rows {
             return item.pictures().stream().map(picture -> picture.treated().picture()).collect(Collectors.toSet());
         }
 
-        /** Its painting was laid down up to a row: slabs above are not needed any more, after the last one its pictures neither. */
+        /** Its last slab is painted: it needs its pictures no more. */
+        private void done() {
+            for (String id : ids()) if (wanted.merge(id, -1, Integer::sum) == 0) passed.accept(id);
+        }
+
+        /** Its painting was laid down up to a row: slabs above are not needed any more. */
         void laid(int row) {
-            if (!painted && slabs.containsKey((last - first - 1) / tall)) {
-                painted = true;
-                for (String id : ids()) if (wanted.merge(id, -1, Integer::sum) == 0) passed.accept(id);
-            }
             slabs.entrySet().removeIf(slab -> {
                 if (Math.min(last, first + (slab.getKey() + 1L) * tall) > row) return false;
                 Slab over = Joined.of(slab.getValue());

@@ -494,7 +494,7 @@ class DeliveriesTest {
         assertThatCode(() -> Delivery.of(Format.PNG, 400).check(List.of(wide))).doesNotThrowAnyException();
     }
 
-    /** TIFF 6.0 tells its places in 32 bits; five metres at 300 ppi are 3487 megapixels, which only what is not all pixels makes nothing of. */
+    /** TIFF 6.0 tells its places in 32 bits; five metres at 300 ppi are 3487 megapixels, of which what is not all pixels makes nothing. */
     @Test
     void largePagesHaveTheBoundsOfTheirFormats() throws Exception {
         Page wall = Page.of(Scene.of(Sheet.empty("Wall", Unit.MM, 5000, 5000, 300)));
