@@ -24,6 +24,7 @@ import plainlantern.rendering.Delivery;
 import plainlantern.rendering.FileNames;
 import plainlantern.rendering.Format;
 import plainlantern.rendering.Progress;
+import plainlantern.rendering.RasterPainter;
 import plainlantern.scene.Extent;
 import plainlantern.scene.Page;
 import plainlantern.scene.Pages;
@@ -55,6 +56,7 @@ public final class RenderCommand {
     private RenderCommand() {}
 
     public static void main(String[] args) throws IOException {
+        RasterPainter.prepare();
         try {
             run(args);
         } catch (BadInput e) {

@@ -17,6 +17,14 @@ public final class RasterPainter {
 
     private RasterPainter() {}
 
+    /**
+     * Before anything is drawn: the JDK's rasterizer is told not to cut paths where its image ends before it makes lines of their curves, as
+     * covers then depend on which part of a page is painted.
+     */
+    public static void prepare() {
+        System.setProperty("sun.java2d.renderer.clip", "false");
+    }
+
     /** The width and height in pixels of a page of so many millimetres, however large. */
     static int[] sides(double mmAcross, double mmDown, double ppi) {
         BadInput.unless(ppi >= 1 && ppi <= 4800, "ppi", "Pixels per inch go from 1 to 4800.");

@@ -9,27 +9,35 @@ import plainlantern.picture.Tile;
 /** Some rows of an element, painted once and kept until the page has passed them: in memory, or on disk where that is full. */
 final class Slab {
     private final List<Part> parts = new ArrayList<>();
+    private final int top;
+    private final int bottom;
     private final Spill spill;
+    private final long kept;
 
     /** @param place empty where its pixels are in memory */
     private record Part(ItemPainter.Painted painted, Optional<Spill.Place> place) {}
 
-    private final long kept;
-
-    private Slab(Spill spill, long kept) {
+    private Slab(int top, int bottom, Spill spill, long kept) {
+        this.top = top;
+        this.bottom = bottom;
         this.spill = spill;
         this.kept = kept;
     }
 
-    /** @param pixels that are counted as kept in memory */
-    static Slab kept(List<ItemPainter.Painted> painted, long pixels) {
-        Slab slab = new Slab(null, pixels);
+    /**
+     * @param top    its first row; what is painted beyond, as it casts into the slab, other slabs have
+     * @param bottom the row after its last one
+     * @param pixels that are counted as kept in memory
+     */
+    static Slab kept(List<ItemPainter.Painted> painted, int top, int bottom, long pixels) {
+        Slab slab = new Slab(top, bottom, null, pixels);
         for (ItemPainter.Painted one : painted) slab.parts.add(new Part(one, Optional.empty()));
         return slab;
     }
 
-    static Slab spilled(List<ItemPainter.Painted> painted, Spill spill) {
-        Slab slab = new Slab(spill, 0);
+    /** The same on disk. */
+    static Slab spilled(List<ItemPainter.Painted> painted, int top, int bottom, Spill spill) {
+        Slab slab = new Slab(top, bottom, spill, 0);
         for (ItemPainter.Painted one : painted) {
             Tile tile = one.tile();
             Tile bare = new Tile(tile.x(), tile.y(), tile.width(), tile.height(), new int[0]);
@@ -46,8 +54,8 @@ final class Slab {
     private Optional<ItemPainter.Painted> rows(Part part, int from, int to) {
         ItemPainter.Painted whole = part.painted();
         Tile tile = whole.tile();
-        int first = Math.max(from, tile.y());
-        int rows = Math.min(to, tile.y() + tile.height()) - first;
+        int first = Math.max(Math.max(from, top), tile.y());
+        int rows = Math.min(Math.min(to, bottom), tile.y() + tile.height()) - first;
         if (rows <= 0) return Optional.empty();
         int at = (first - tile.y()) * tile.width();
         int count = rows * tile.width();

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import plainlantern.geometry.Affine;
@@ -102,6 +103,8 @@ final class Strips implements Rows {
         /** Rows of a slab. */
         private final int tall;
         private final Map<Integer, CompletableFuture<Slab>> slabs = new HashMap<>();
+        /** Slabs that are not painted yet. */
+        private final AtomicInteger left;
 
         Placed(Scene.Item item) {
             this.item = item;
@@ -111,6 +114,7 @@ final class Strips implements Rows {
             // What is painted around a slab for what it casts is not much more than the slab.
             int far = (int) Math.min(size[1], 2 * ItemPainter.far(item, toPixels));
             tall = (int) Math.max(1, Math.max(far, Math.min(size[1], band / Math.max(1, across()))));
+            left = new AtomicInteger((last - first + tall - 1) / tall);
         }
 
         boolean meets(int from, int to) {
@@ -139,8 +143,8 @@ final class Strips implements Rows {
             if (room) kept += pixels;
             return CompletableFuture.supplyAsync(() -> {
                 List<ItemPainter.Painted> paint = ItemPainter.painted(item, toPixels, part, pictures);
-                if (top + rows == last) done();
-                return room ? Slab.kept(paint, pixels) : Slab.spilled(paint, spill);
+                if (left.decrementAndGet() == 0) done();
+                return room ? Slab.kept(paint, top, top + rows, pixels) : Slab.spilled(paint, top, top + rows, spill);
             });
         }
 
@@ -153,7 +157,7 @@ final class Strips implements Rows {
             return item.pictures().stream().map(picture -> picture.treated().picture()).collect(Collectors.toSet());
         }
 
-        /** Its last slab is painted: it needs its pictures no more. */
+        /** All of it is painted: it needs its pictures no more. */
         private void done() {
             for (String id : ids()) if (wanted.merge(id, -1, Integer::sum) == 0) passed.accept(id);
         }

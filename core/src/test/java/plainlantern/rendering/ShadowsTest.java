@@ -160,6 +160,18 @@ class ShadowsTest {
             assertThat(Painted.difference(ours.getSubimage(at[0], at[1], at[2], at[3]), theirs.getSubimage(at[0], at[1], at[2], at[3])))
                     .as(panel.id()).isLessThan(2);
         }
+        Scene scene = Scene.of(now);
+        int[] size = {1600, 1200};
+        Strips strips = new Strips(scene, RasterPainter.toPixels(new Box(0, 0, 160, 120), size), size, true, SOURCE, Progress.UNHEARD,
+                id -> {}, 90, 1);
+        for (int top = 0; top < 1200; top += 90) {
+            int[] rows = strips.next();
+            for (int i = 0; i < rows.length; i++) {
+                for (int shift = 0; shift < 24; shift += 8)
+                    assertThat((rows[i] >> shift & 0xFF) - (ours.getRGB(i % 1600, top + i / 1600) >> shift & 0xFF))
+                            .as("slab by slab, at %d, %d", i % 1600, top + i / 1600).isBetween(-2, 2);
+            }
+        }
     }
 
     /** A picture behind everything, blurred, and colours that run into each other: librsvg paints what we paint. */
