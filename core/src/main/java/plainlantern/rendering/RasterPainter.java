@@ -18,8 +18,8 @@ public final class RasterPainter {
     private RasterPainter() {}
 
     /**
-     * Before anything is drawn: the JDK's rasterizer is told not to cut paths where its image ends before it makes lines of their curves, as
-     * covers then depend on which part of a page is painted.
+     * Before anything is drawn: the JDK's rasterizer is told not to cut paths where its image ends before it makes lines of their
+     * curves, as covers then depend on which part of a page is painted.
      */
     public static void prepare() {
         System.setProperty("sun.java2d.renderer.clip", "false");
