@@ -45,9 +45,14 @@ public final class Previews {
 
     /** The image with at most so many pixels along its longer side. */
     public static BufferedImage atMost(BufferedImage image, int side) {
-        double share = (double) side / Math.max(image.getWidth(), image.getHeight());
-        if (share >= 1) return image;
-        return Resample.toSize(image, Math.max(1, (int) Math.round(image.getWidth() * share)),
-                Math.max(1, (int) Math.round(image.getHeight() * share)));
+        int[] size = size(image, side);
+        return side >= Math.max(image.getWidth(), image.getHeight()) ? image : Resample.toSize(image, size[0], size[1]);
+    }
+
+    /** The width and height of an image with at most so many pixels along its longer side. */
+    static int[] size(BufferedImage image, int side) {
+        double share = Math.min(1, (double) side / Math.max(image.getWidth(), image.getHeight()));
+        return new int[] {Math.max(1, (int) Math.round(image.getWidth() * share)),
+            Math.max(1, (int) Math.round(image.getHeight() * share))};
     }
 }

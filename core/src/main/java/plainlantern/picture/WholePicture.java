@@ -15,9 +15,8 @@ record WholePicture(PictureSource source, BufferedImage image, int width, int he
 
     @Override
     public Patch small(int longer) {
-        double share = (double) longer / longer();
-        return share >= 1 ? Patch.of(image) : Resample.patch(image, Math.max(1, (int) Math.round(image.getWidth() * share)),
-                Math.max(1, (int) Math.round(image.getHeight() * share)));
+        int[] size = Previews.size(image, longer);
+        return longer >= longer() ? Patch.of(image) : Resample.patch(image, size[0], size[1]);
     }
 
     @Override

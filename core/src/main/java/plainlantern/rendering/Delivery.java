@@ -250,15 +250,16 @@ public record Delivery(Format format, Extent extent, double ppi, double scale, E
      * @param passed hears of each picture that the page does not need any more
      */
     Rows rows(Page page, PictureSource pictures, Progress progress, Consumer<String> passed) {
+        return rows(page, paper() && page.scene().paper().isPresent(), pictures, progress, passed);
+    }
+
+    private Rows rows(Page page, boolean opaque, PictureSource pictures, Progress progress, Consumer<String> passed) {
         int[] size = pixels(page);
-        boolean opaque = paper() && page.scene().paper().isPresent();
         return new Strips(page.scene(), RasterPainter.toPixels(page.box(), size), size, opaque, pictures, progress, passed);
     }
 
     private void jpeg(Page page, PictureSource pictures, Progress progress, Consumer<String> passed, OutputStream out) throws IOException {
-        int[] size = pixels(page);
-        Rows rows = new Strips(page.scene().onPaper(page.box()), RasterPainter.toPixels(page.box(), size), size, true, pictures, progress,
-                passed);
+        Rows rows = rows(page.showing(page.scene().onPaper(page.box())), true, pictures, progress, passed);
         if (atMost() == 0) {
             Encoder.jpeg(rows, quality() / 100f, full(quality()), ppi, out);
             return;

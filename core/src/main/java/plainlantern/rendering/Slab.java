@@ -1,9 +1,9 @@
 package plainlantern.rendering;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import plainlantern.picture.Tile;
 
 /** Some rows of an element, painted once and kept until the page has passed them: in memory, or on disk where that is full. */
@@ -48,7 +48,7 @@ final class Slab {
 
     /** What of it lies in rows {@code from} to before {@code to}. */
     List<ItemPainter.Painted> rows(int from, int to) {
-        return parts.stream().flatMap(part -> rows(part, from, to).stream()).collect(Collectors.toList());
+        return parts.stream().flatMap(part -> rows(part, from, to).stream()).toList();
     }
 
     private Optional<ItemPainter.Painted> rows(Part part, int from, int to) {
@@ -59,9 +59,8 @@ final class Slab {
         if (rows <= 0) return Optional.empty();
         int at = (first - tile.y()) * tile.width();
         int count = rows * tile.width();
-        int[] pixels = new int[count];
-        if (part.place().isPresent()) pixels = spill.get(part.place().get(), at, count);
-        else System.arraycopy(tile.argb(), at, pixels, 0, count);
+        int[] pixels = part.place().map(place -> spill.get(place, at, count))
+                .orElseGet(() -> Arrays.copyOfRange(tile.argb(), at, at + count));
         return Optional.of(new ItemPainter.Painted(new Tile(tile.x(), first, tile.width(), rows, pixels), whole.form(), whole.look()));
     }
 
