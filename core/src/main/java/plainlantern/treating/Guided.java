@@ -37,6 +37,7 @@ record Guided(int width, int height, float[] slope, float[] base) {
     /** The means of windows, by running sums. */
     private static float[] mean(float[] values, int width, int height, int radius) {
         float[] across = new float[values.length];
+        float[] wide = shares(width, radius);
         IntStream.range(0, height).parallel().forEach(y -> {
             double sum = 0;
             int row = y * width;
@@ -44,25 +45,35 @@ record Guided(int width, int height, float[] slope, float[] base) {
             for (int x = 0; x < width; x++) {
                 if (x + radius < width) sum += values[row + x + radius];
                 if (x > radius) sum -= values[row + x - radius - 1];
-                across[row + x] = (float) (sum / (Math.min(width - 1, x + radius) - Math.max(0, x - radius) + 1));
+                across[row + x] = (float) sum * wide[x];
             }
         });
         float[] out = new float[values.length];
+        float[] high = shares(height, radius);
         IntStream.range(0, (width + BLOCK - 1) / BLOCK).parallel().forEach(block ->
-                down(across, width, height, radius, block * BLOCK, Math.min(width, (block + 1) * BLOCK), out));
+                down(across, width, height, radius, high, block * BLOCK, Math.min(width, (block + 1) * BLOCK), out));
+        return out;
+    }
+
+    /** One by the number of places in the window about each. */
+    private static float[] shares(int length, int radius) {
+        float[] out = new float[length];
+        for (int i = 0; i < length; i++) out[i] = 1f / (Math.min(length - 1, i + radius) - Math.max(0, i - radius) + 1);
         return out;
     }
 
     /** The means of columns, from one of them to before another. */
-    private static void down(float[] across, int width, int height, int radius, int from, int to, float[] out) {
+    private static void down(float[] across, int width, int height, int radius, float[] high, int from, int to, float[] out) {
         double[] sums = new double[to - from];
         for (int y = 0; y < Math.min(radius, height); y++) for (int x = from; x < to; x++) sums[x - from] += across[y * width + x];
         for (int y = 0; y < height; y++) {
-            int count = Math.min(height - 1, y + radius) - Math.max(0, y - radius) + 1;
+            int in = Math.min(height - 1, y + radius) * width;
+            int gone = Math.max(0, y - radius - 1) * width;
+            float enters = y + radius < height ? 1 : 0;
+            float leaves = y > radius ? 1 : 0;
             for (int x = from; x < to; x++) {
-                if (y + radius < height) sums[x - from] += across[(y + radius) * width + x];
-                if (y > radius) sums[x - from] -= across[(y - radius - 1) * width + x];
-                out[y * width + x] = (float) (sums[x - from] / count);
+                sums[x - from] += enters * across[in + x] - leaves * across[gone + x];
+                out[y * width + x] = (float) sums[x - from] * high[y];
             }
         }
     }
@@ -112,12 +123,23 @@ record Guided(int width, int height, float[] slope, float[] base) {
         }
         slopes[width] = slopes[width - 1];
         bases[width] = bases[width - 1];
-        for (int k = 0; k < out.length; k++) {
-            float x = (from + step * (k + 0.5f)) * width - 0.5f;
-            x = x < 0 ? 0 : x > width - 1 ? width - 1 : x;
-            int i = (int) x;
-            float part = x - i;
-            out[k] = (slopes[i] + (slopes[i + 1] - slopes[i]) * part) * lights[k * 4 + 3] + bases[i] + (bases[i + 1] - bases[i]) * part;
+        // Counted on from pixel to pixel: turning counts into places is what would take longest here.
+        double x = (from + step * 0.5) * width - 0.5;
+        float further = step * width;
+        int i = (int) Math.max(0, Math.min(width - 1, Math.floor(x)));
+        float part = (float) (x - i);
+        for (int k = 0, at = 3; k < out.length; k++, at += 4) {
+            while (part >= 1 && i < width - 1) {
+                part--;
+                i++;
+            }
+            while (part < 0 && i > 0) {
+                part++;
+                i--;
+            }
+            float inside = part < 0 ? 0 : part > 1 ? 1 : part;
+            out[k] = (slopes[i] + (slopes[i + 1] - slopes[i]) * inside) * lights[at] + bases[i] + (bases[i + 1] - bases[i]) * inside;
+            part += further;
         }
     }
 }

@@ -15,7 +15,7 @@ import plainlantern.sheet.Treated;
  * with it. How near is a share of the picture, so every size of it gets the same.
  */
 final class Surroundings {
-    private static final int SIDE = 384;
+    private static final int SIDE = 256;
     private static final double NEAR = 0.01;
     private static final double FAR = 0.04;
     /** Differences of lightness well above their roots are edges. */

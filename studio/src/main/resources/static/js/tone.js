@@ -34,10 +34,18 @@ function setting(row, value) {
 }
 
 let sliding = false;
+/** Images that show what a slider would give, with what they showed before. */
+const lent = new Map();
 /** The images of what would change, with the addresses that they would have; shown as soon as they are painted. */
 const live = previewer((seen) => {
   if (!seen || !sliding) return;
   const next = document.createElement("template");
+  const same = new Set(lent.keys());
+  const paint = (shown, href) => {
+    if (!lent.has(shown)) lent.set(shown, shown.getAttribute("href"));
+    same.delete(shown);
+    load(shown, swift(href));
+  };
   for (const { id, board } of seen.changed.slice(0, LIVE)) {
     next.innerHTML = `<svg>${board}</svg>`;
     for (const image of next.content.querySelectorAll("image[data-picture]")) {
@@ -50,10 +58,17 @@ const live = previewer((seen) => {
     const shown = document.querySelector("#ground image[data-picture]");
     if (shown) paint(shown, next.content.querySelector("image[data-picture]").getAttribute("href"));
   }
+  same.forEach(back);
 });
 
-/** Shows another painting of an image, with as few pixels as will do while something moves. */
-const paint = (shown, href) => load(shown, href.split("/").length > 4 ? href.replace(/[^/]+$/, "live") : href);
+/** A painting with as few pixels as will do while something moves. */
+const swift = (href) => href.split("/").length > 4 ? href.replace(/[^/]+$/, "live") : href;
+
+/** An image whose slider is where it was before shows what it did. */
+function back(shown) {
+  load(shown, lent.get(shown));
+  lent.delete(shown);
+}
 
 /** A slider's number as its field writes it. */
 function written(row, number) {
@@ -91,9 +106,11 @@ onBench("[data-tone]", (first) => first.closest("[data-part]").querySelectorAll(
     sliding = true;
     live.want(setting(row, told(field.value)));
   });
-  range.addEventListener("change", () => {
+  range.addEventListener("change", async () => {
     sliding = false;
-    set(field.value);
+    await set(field.value);
+    // What was not drawn anew has not changed.
+    if (!sliding) [...lent.keys()].forEach(back);
   });
   row.addEventListener("dblclick", (event) => {
     if (event.target === field) return;

@@ -58,6 +58,15 @@ class ToneBrowserTest extends Browsed {
         page.mouse().down();
         page.mouse().move(range.x + range.width * 0.6, range.y + range.height / 2);
         assertThat(page.locator("#panels image").first()).hasAttribute("href", Pattern.compile("/live$"));
+        page.mouse().move(range.x + range.width / 2, range.y + range.height / 2);
+        assertThat(page.locator("#panels image").first()).hasAttribute("href", before);
+        page.mouse().move(range.x + range.width * 0.6, range.y + range.height / 2);
+        assertThat(page.locator("#panels image").first()).hasAttribute("href", Pattern.compile("/live$"));
+        page.mouse().move(range.x + range.width / 2, range.y + range.height / 2);
+        page.mouse().up();
+        assertThat(page.locator("#panels image").first()).hasAttribute("href", before);
+        assertThat(page.locator("#undo")).hasAttribute("title", Pattern.compile("Undo Fill with .*"));
+        page.mouse().down();
         page.mouse().move(range.x + range.width * 0.7, range.y + range.height / 2);
         page.mouse().up();
         undoSays("Exposure: Panel 1");

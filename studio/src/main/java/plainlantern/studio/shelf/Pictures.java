@@ -66,6 +66,8 @@ public class Pictures {
 
     /** Pixels along the longer side of what is painted while a slider moves. */
     private static final int LIVE = 512;
+    /** The same where a tone looks at the surroundings of each pixel, which takes twice as long. */
+    private static final int LIVE_LOCAL = 384;
 
     private final PictureStore store;
     private final TransactionTemplate transaction;
@@ -240,9 +242,10 @@ public class Pictures {
     /** The same with fewer pixels, at once. */
     PictureStore.Data live(UUID account, Treated what) {
         // In perspective a part of the picture may be seen large.
-        int side = what.warp().isPresent() ? Level.MEDIUM.side() : LIVE;
+        int live = what.tones().stream().anyMatch(toned -> toned.tone().levels().local()) ? LIVE_LOCAL : LIVE;
+        int side = what.warp().isPresent() ? Level.MEDIUM.side() : live;
         return encoded(account, () -> treated(account, what, recent.get(what.picture() + "live" + side, () ->
-                Previews.atMost(decoded(preview(account, what.picture(), Level.MEDIUM).data()), side)), LIVE));
+                Previews.atMost(decoded(preview(account, what.picture(), Level.MEDIUM).data()), side)), live));
     }
 
     private PictureStore.Data encoded(UUID account, Supplier<BufferedImage> painted) {
