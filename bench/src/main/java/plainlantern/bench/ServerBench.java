@@ -40,7 +40,7 @@ public final class ServerBench {
         ServerBench bench = new ServerBench(args[0]);
         bench.signUp();
         if (args.length < 3) {
-            for (int panels : new int[] {10, 50, 200, 300, 1000}) bench.sheet(panels);
+            for (int panels : new int[] {10, 50, 200, 300, 1000, 2000, 5000}) bench.sheet(panels);
             bench.shelf();
             bench.letters();
             bench.tones();
@@ -61,11 +61,12 @@ public final class ServerBench {
 
     /** Edits of one panel and of all, and opening, on a filled sheet of so many panels. */
     private void sheet(int panels) throws Exception {
+        int rows = panels > 1000 ? panels / 100 : 10;
         String id = newSheet("Bench", 420, 297);
         String picture = upload(Encoder.jpeg(Pixels.photo(1200, 800, panels), 0.9f, 300));
         shelve(id, List.of(picture));
-        edit(id, "{\"kind\":\"lay-out\",\"where\":\"replace\",\"pattern\":{\"kind\":\"even-grid\",\"rows\":10,\"columns\":" + panels / 10
-                + ",\"gapAcross\":0.5,\"gapDown\":0.5},\"margins\":{\"top\":5,\"right\":5,\"bottom\":5,\"left\":5}}");
+        edit(id, "{\"kind\":\"lay-out\",\"where\":\"replace\",\"pattern\":{\"kind\":\"even-grid\",\"rows\":" + rows
+                + ",\"columns\":" + panels / rows + ",\"gapAcross\":0.5,\"gapDown\":0.5},\"margins\":{\"top\":5,\"right\":5,\"bottom\":5,\"left\":5}}");
         StringBuilder all = new StringBuilder("[");
         for (int i = 1; i <= panels; i++) all.append(i > 1 ? "," : "").append("\"p").append(i).append('"');
         edit(id, "{\"kind\":\"fill\",\"panels\":" + all + "],\"picture\":\"" + picture + "\"}");
@@ -78,6 +79,7 @@ public final class ServerBench {
             both[i] = edit(id, "{\"kind\":\"move-panels\",\"panels\":" + all + "],\"dx\":" + (i % 2 * 2 - 1) + ",\"dy\":0}");
         row("edit all " + panels + " panels", both);
         if (panels == 300) patterns(id);
+        if (panels >= 300) about(id, panels);
         double[] opens = new double[20];
         for (int i = 0; i < opens.length; i++) opens[i] = timed(() -> get("/sheets/" + id + "?stage=arrange"));
         row("open the page of " + panels + " panels", opens);
@@ -93,15 +95,19 @@ public final class ServerBench {
             for (int i = 0; i < times.length; i++) times[i] = timed(() -> preview(id, body));
             row("preview " + pattern.split("'")[1] + " of 300", times);
         }
+    }
+
+    /** What looks at all panels at once. */
+    private void about(String id, int panels) throws Exception {
         double[] snaps = new double[20];
         for (int i = 0; i < snaps.length; i++) snaps[i] = timed(() -> form("/sheets/" + id + "/snaps", "moving=p7"));
-        row("what catches one panel of 300", snaps);
+        row("what catches one panel of " + panels, snaps);
         double[] seams = new double[20];
         for (int i = 0; i < seams.length; i++) seams[i] = timed(() -> get("/sheets/" + id + "/seams"));
-        row("the seams of 300 panels", seams);
+        row("the seams of " + panels + " panels", seams);
         double[] checks = new double[20];
         for (int i = 0; i < checks.length; i++) checks[i] = timed(() -> get("/sheets/" + id + "/faults"));
-        row("check 300 panels", checks);
+        row("check " + panels + " panels", checks);
     }
 
     private double move(String id, int i) throws Exception {

@@ -1,8 +1,14 @@
 package plainlantern.arranging;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.NavigableMap;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import plainlantern.geometry.Box;
+import plainlantern.geometry.Boxes;
 import plainlantern.geometry.Point;
 import plainlantern.sheet.Holder;
 import plainlantern.sheet.Sheet;
@@ -47,24 +53,23 @@ public final class Seams {
         double high(Point way) {
             return Math.max(a.dot(way), b.dot(way));
         }
+
+        Box box() {
+            return Box.between(Math.min(a.x(), b.x()), Math.min(a.y(), b.y()), Math.max(a.x(), b.x()), Math.max(a.y(), b.y()));
+        }
     }
 
     /** All seams of the sheet: one for each pair of facing lines, however many panels lie along it. */
     public static List<Seam> of(Sheet sheet) {
         List<Edge> edges = edges(sheet);
-        List<List<Edge>> found = new ArrayList<>();
-        List<double[]> lines = new ArrayList<>();
+        Boxes places = new Boxes(edges.stream().map(Edge::box).toList());
+        Lines lines = new Lines();
         for (int i = 0; i < edges.size(); i++) {
-            for (int j = i + 1; j < edges.size(); j++) {
-                Edge one = edges.get(i);
-                Edge other = edges.get(j);
-                if (!face(one, other)) continue;
-                int at = line(found, lines, one, other);
-                if (!found.get(at).contains(one)) found.get(at).add(one);
-                if (!found.get(at).contains(other)) found.get(at).add(other);
-            }
+            Edge one = edges.get(i);
+            places.nearAfter(i, one.box().grown(WIDEST * one.depth() + LEVEL)).mapToObj(edges::get).filter(other -> face(one, other))
+                    .forEach(other -> lines.add(one, other));
         }
-        return found.stream().map(Seams::seam).toList();
+        return lines.sides.stream().map(sides -> seam(List.copyOf(sides))).toList();
     }
 
     private static List<Edge> edges(Sheet sheet) {
@@ -101,22 +106,34 @@ public final class Seams {
         return other.a().plus(other.b()).times(0.5).dot(one.out()) - one.offset();
     }
 
-    /** The seam with that pair of lines among those found, made where there is none. */
-    private static int line(List<List<Edge>> found, List<double[]> lines, Edge one, Edge other) {
-        // One direction for both banks: the one that points right, or straight down.
-        boolean forth = one.out().x() > 1e-9 || Math.abs(one.out().x()) <= 1e-9 && one.out().y() > 0;
-        Edge first = forth ? one : other;
-        Edge second = forth ? other : one;
-        double[] line = {first.out().x(), first.out().y(), first.offset(), -second.offset()};
-        for (int i = 0; i < lines.size(); i++) {
-            double[] l = lines.get(i);
-            boolean same = Math.abs(l[0] - line[0]) + Math.abs(l[1] - line[1]) < PARALLEL && Math.abs(l[2] - line[2]) < LEVEL
-                    && Math.abs(l[3] - line[3]) < LEVEL;
-            if (same) return i;
+    /** Pairs of facing lines, and the sides along each pair. */
+    private static final class Lines {
+        /** The directions and offsets of both lines of a pair, by the first one's offset; with the pair's number. */
+        private final NavigableMap<Double, List<Pair>> pairs = new TreeMap<>();
+        private final List<Set<Edge>> sides = new ArrayList<>();
+
+        private record Pair(int number, Point out, double to) {}
+
+        void add(Edge one, Edge other) {
+            // One direction for both banks: the one that points right, or straight down.
+            boolean forth = one.out().x() > 1e-9 || Math.abs(one.out().x()) <= 1e-9 && one.out().y() > 0;
+            Edge first = forth ? one : other;
+            Edge second = forth ? other : one;
+            Set<Edge> along = sides.get(number(first.out(), first.offset(), -second.offset()));
+            along.add(one);
+            along.add(other);
         }
-        found.add(new ArrayList<>());
-        lines.add(line);
-        return lines.size() - 1;
+
+        /** The pair's number, the smallest where several are as good; a new one where there is none. */
+        private int number(Point out, double from, double to) {
+            return pairs.subMap(from - LEVEL, false, from + LEVEL, false).values().stream().flatMap(List::stream).filter(pair ->
+                    Math.abs(pair.out().x() - out.x()) + Math.abs(pair.out().y() - out.y()) < PARALLEL && Math.abs(pair.to() - to) < LEVEL)
+                    .mapToInt(Pair::number).min().orElseGet(() -> {
+                pairs.computeIfAbsent(from, offset -> new ArrayList<>()).add(new Pair(sides.size(), out, to));
+                sides.add(new LinkedHashSet<>());
+                return sides.size() - 1;
+            });
+        }
     }
 
     private static Seam seam(List<Edge> edges) {

@@ -2,13 +2,14 @@ package plainlantern.arranging;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import plainlantern.geometry.Box;
+import plainlantern.geometry.Boxes;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Guides.Kind;
 import plainlantern.sheet.Guides;
@@ -62,9 +63,9 @@ public record Snaps(List<Line> lines, List<Even> evens) {
         if (on.contains(Kind.PANELS)) {
             lines.addAll(panelLines(others));
             List<Element> taken = sheet.elements().stream().filter(p -> dragged.contains(p.id())).toList();
-            if (!taken.isEmpty()) {
+            if (!taken.isEmpty() && !others.isEmpty()) {
                 List<Box> boxes = others.stream().map(Element::boundsOnSheet).toList();
-                for (Axis axis : Axis.values()) evens.addAll(evens(boxes, axis, axis.size(Groups.box(taken))));
+                for (Axis axis : Axis.values()) evens.addAll(evens(boxes, axis, Groups.box(taken)));
             }
         }
         return new Snaps(lines, evens);
@@ -135,15 +136,18 @@ public record Snaps(List<Line> lines, List<Even> evens) {
     }
 
     private static void line(Map<List<Object>, Line> lines, Line line) {
-        lines.merge(List.of(line.axis(), line.catches(), Math.round(line.at() * ROUND)), line, (a, b) ->
+        lines.merge(List.of(line.axis(), line.catches(), rounded(line.at())), line, (a, b) ->
                 new Line(a.axis(), a.at(), Math.min(a.from(), b.from()), Math.max(a.to(), b.to()), a.catches(), a.why()));
     }
 
-    private static List<Even> evens(List<Box> boxes, Axis axis, double size) {
+    private static List<Even> evens(List<Box> boxes, Axis axis, Box moving) {
+        double size = axis.size(moving);
         Axis other = axis.other();
-        Set<Even> evens = new LinkedHashSet<>();
+        List<Even> evens = new ArrayList<>();
+        Boxes places = new Boxes(boxes);
+        Box all = Box.union(boxes);
         for (Box a : boxes) {
-            Box b = next(boxes, a, axis, other);
+            Box b = next(boxes, places, all, a, axis, other);
             if (b == null) continue;
             double gap = axis.start(b) - axis.end(a);
             double from = Math.max(other.start(a), other.start(b));
@@ -156,13 +160,42 @@ public record Snaps(List<Line> lines, List<Even> evens) {
             if (half > 0) evens.add(new Even(axis, axis.end(a) + half, half, from, to,
                     List.of(axis.end(a), axis.end(a) + half, axis.start(b) - half, axis.start(b))));
         }
-        return List.copyOf(evens);
+        return together(evens, other.size(moving));
+    }
+
+    /** Those at one place as one, where what is dragged is too large to lie between their stretches. */
+    private static List<Even> together(List<Even> evens, double size) {
+        Map<List<Object>, List<Even>> alike = new LinkedHashMap<>();
+        for (Even even : evens) alike.computeIfAbsent(List.of(rounded(even.start()), even.gaps().stream().map(Snaps::rounded).toList()),
+                key -> new ArrayList<>()).add(even);
+        List<Even> out = new ArrayList<>();
+        for (List<Even> same : alike.values()) {
+            same.sort(Comparator.comparingDouble(Even::from));
+            Even last = same.get(0);
+            for (Even next : same) {
+                if (next.from() - last.to() > size) {
+                    out.add(last);
+                    last = next;
+                } else {
+                    last = new Even(last.axis(), last.start(), last.gap(), last.from(), Math.max(last.to(), next.to()), last.gaps());
+                }
+            }
+            out.add(last);
+        }
+        return List.copyOf(out);
+    }
+
+    private static long rounded(double mm) {
+        return Math.round(mm * ROUND);
     }
 
     /** The nearest box behind {@code a} along the axis that it looks at. */
-    private static Box next(List<Box> boxes, Box a, Axis axis, Axis other) {
+    private static Box next(List<Box> boxes, Boxes places, Box all, Box a, Axis axis, Axis other) {
         Box nearest = null;
-        for (Box b : boxes) {
+        Box ahead = axis == Axis.ACROSS ? Box.between(Math.min(a.right(), all.right()) - 1e-6, a.y(), all.right(), a.bottom())
+                : Box.between(a.x(), Math.min(a.bottom(), all.bottom()) - 1e-6, a.right(), all.bottom());
+        for (int number : places.near(ahead).toArray()) {
+            Box b = boxes.get(number);
             if (axis.start(b) < axis.end(a) - 1e-6 || other.start(b) >= other.end(a) || other.start(a) >= other.end(b)) continue;
             if (nearest == null || axis.start(b) < axis.start(nearest)) nearest = b;
         }

@@ -12,6 +12,7 @@ import plainlantern.fitting.Shown;
 import plainlantern.fitting.Sitting;
 import plainlantern.fitting.Vistas;
 import plainlantern.geometry.Box;
+import plainlantern.geometry.Boxes;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 import plainlantern.sheet.Element;
@@ -29,6 +30,7 @@ final class Checked {
     private final Map<String, List<Seen>> shown = new HashMap<>();
     private final Map<String, Path> forms = new HashMap<>();
     private final Map<String, Box> boxes = new HashMap<>();
+    private Boxes places;
 
     Checked(Sheet sheet, Told told) {
         this.sheet = sheet;
@@ -132,6 +134,12 @@ final class Checked {
     /** The upright box around it on the sheet. */
     Box box(Element panel) {
         return boxes.computeIfAbsent(panel.id(), id -> form(panel).bounds());
+    }
+
+    /** The boxes of {@link #elements()}, by their numbers there. */
+    Boxes places() {
+        if (places == null) places = new Boxes(elements.stream().map(this::box).toList());
+        return places;
     }
 
     /** "1.20 mm", in the sheet's unit. */

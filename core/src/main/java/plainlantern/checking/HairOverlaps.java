@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import plainlantern.editing.Edit;
 import plainlantern.geometry.Box;
+import plainlantern.geometry.Boxes;
 import plainlantern.geometry.Polygons;
 import plainlantern.sheet.Panel;
 
@@ -22,8 +23,9 @@ final class HairOverlaps implements Check {
         List<Panel> panels = checked.panels();
         List<Box> boxes = panels.stream().map(checked::box).toList();
         List<Fault> faults = new ArrayList<>();
+        Boxes places = new Boxes(boxes);
         for (int i = 0; i < panels.size(); i++) {
-            for (int j = i + 1; j < panels.size(); j++) {
+            for (int j : places.nearAfter(i, boxes.get(i)).toArray()) {
                 Box a = boxes.get(i);
                 Box b = boxes.get(j);
                 double x = Math.min(a.right(), b.right()) - Math.max(a.x(), b.x());

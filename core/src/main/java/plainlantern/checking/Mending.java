@@ -26,18 +26,26 @@ final class Mending {
     private static final double NEAR = 6;
     /** Two edges that differ by less, mm, are on one line. */
     private static final double LINE = 0.02;
+    /** So many elements are looked at again for one report; mends that would need more are not tried. */
+    private static final int MOST = 8_000;
+    /** Finding out what a mend has to do with costs as much as looking at a part of the sheet again, one of so many elements. */
+    private static final int FINDING = 10;
 
     private final Sheet sheet;
     private final Told told;
+    private int left = MOST;
 
     Mending(Sheet sheet, Told told) {
         this.sheet = sheet;
         this.told = told;
     }
 
-    /** Whether its mend can be made, and makes no other fault of its weight or a heavier one; a fault without a mend is none. */
+    /**
+     * Whether its mend can be made, and, as far as it can be tried, makes no other fault of its weight or a heavier one; a fault without a
+     * mend is none.
+     */
     boolean sound(Fault fault) {
-        return fault.mend().isEmpty() || mended(sheet, fault.mend().get(), fault.weight()).isPresent();
+        return fault.mend().isEmpty() || left <= 0 || mended(sheet, fault.mend().get(), fault.weight()).isPresent();
     }
 
     /**
@@ -48,11 +56,11 @@ final class Mending {
         List<Edit> mends = faults.stream().flatMap(f -> f.mend().stream()).distinct().limit(Several.MOST).toList();
         if (mends.size() < 2) return Optional.empty();
         Edit together = new Several(title, mends);
-        if (mended(sheet, together, faults.get(0).weight()).isPresent()) return Optional.of(together);
+        if (left <= 0 || mended(sheet, together, faults.get(0).weight()).isPresent()) return Optional.of(together);
         Sheet now = sheet;
         List<Edit> sound = new ArrayList<>();
         for (Fault fault : faults) {
-            if (fault.mend().isEmpty() || sound.contains(fault.mend().get())) continue;
+            if (left <= 0 || fault.mend().isEmpty() || sound.contains(fault.mend().get())) continue;
             Optional<Sheet> next = mended(now, fault.mend().get(), fault.weight());
             if (next.isEmpty()) continue;
             now = next.get();
@@ -68,9 +76,12 @@ final class Mending {
         } catch (BadInput refused) {
             return Optional.empty();
         }
+        left -= before.elements().size() / FINDING;
         Set<String> touched = touched(before, after);
         List<Box> places = places(after, touched);
         Set<String> about = about(before, after, touched);
+        if (2 * about.size() > left) return Optional.of(after);
+        left -= 2 * about.size();
         Map<String, Integer> was = weighed(before, about, weight, touched, List.of());
         for (Map.Entry<String, Integer> is : weighed(after, about, weight, touched, places).entrySet()) {
             if (is.getValue() > was.getOrDefault(is.getKey(), 0)) return Optional.empty();

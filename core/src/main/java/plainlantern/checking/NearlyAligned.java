@@ -2,6 +2,9 @@ package plainlantern.checking;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.NavigableMap;
+import java.util.TreeMap;
+import java.util.stream.IntStream;
 import plainlantern.geometry.Box;
 import plainlantern.sheet.Holder;
 
@@ -50,6 +53,8 @@ final class NearlyAligned implements Check {
         private final double[] edges;
         private final int[] line;
         private final int[] count;
+        /** The first of each line, by where it is. */
+        private final NavigableMap<Double, Integer> firsts = new TreeMap<>();
 
         Lines(double limit, double[] edges) {
             this.limit = limit;
@@ -57,8 +62,8 @@ final class NearlyAligned implements Check {
             line = new int[edges.length];
             count = new int[edges.length];
             for (int i = 0; i < edges.length; i++) {
-                line[i] = i;
-                for (int j = 0; j < i && line[i] == i; j++) if (line[j] == j && Math.abs(edges[j] - edges[i]) <= ALIGNED) line[i] = j;
+                line[i] = near(edges[i], ALIGNED).min().orElse(i);
+                if (line[i] == i) firsts.put(edges[i], i);
                 count[line[i]]++;
             }
         }
@@ -67,11 +72,14 @@ final class NearlyAligned implements Check {
         double step(int at) {
             int own = line[at];
             int best = own;
-            for (int j = 0; j < edges.length; j++) {
-                if (line[j] != j || Math.abs(edges[j] - edges[at]) > limit) continue;
+            for (int j : near(edges[at], limit).toArray()) {
                 if (count[j] > count[best] || count[j] == count[best] && j < best) best = j;
             }
             return best != own ? edges[best] - edges[at] : count[own] > 1 ? 0 : Double.NaN;
+        }
+
+        private IntStream near(double edge, double within) {
+            return firsts.subMap(edge - within, true, edge + within, true).values().stream().mapToInt(Integer::intValue);
         }
     }
 }

@@ -20,12 +20,12 @@ final class SameNeighbours implements Check {
     public List<Fault> find(Checked checked) {
         List<Panel> panels = checked.panels().stream().filter(p -> own(p).isPresent()).toList();
         List<Fault> faults = new ArrayList<>();
+        Neighbours neighbours = new Neighbours(panels.stream().map(checked::box).toList());
         for (int i = 0; i < panels.size(); i++) {
-            for (int j = i + 1; j < panels.size(); j++) {
+            for (int j : neighbours.after(i)) {
                 Panel a = panels.get(i);
                 Panel b = panels.get(j);
                 if (!own(a).equals(own(b))) continue;
-                if (!Neighbours.beside(checked.box(a), checked.box(b))) continue;
                 faults.add(checked.fault(Weight.NOTE, b, a.name() + " and " + b.name() + " show the same picture side by side."));
             }
         }

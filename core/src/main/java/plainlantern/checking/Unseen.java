@@ -24,8 +24,8 @@ final class Unseen implements Check {
         List<Element> panels = checked.elements();
         for (int i = 0; i < panels.size(); i++) {
             Element panel = panels.get(i);
-            panels.subList(i + 1, panels.size()).stream().filter(front -> covers(checked, front, panel) && solid(checked, front))
-                    .findFirst()
+            checked.places().nearAfter(i, checked.box(panel).grown(1e-6)).mapToObj(panels::get)
+                    .filter(front -> covers(checked, front, panel) && solid(checked, front)).findFirst()
                     .ifPresent(front -> faults.add(checked.fault(Weight.WARNING, panel, panel.name() + " is wholly covered by "
                             + front.name() + ".")));
         }

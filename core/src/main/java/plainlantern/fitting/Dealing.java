@@ -131,12 +131,14 @@ public final class Dealing {
 
     /** Swaps pictures between panels, each time where it adds least loss, as long as that leaves fewer of the same side by side. */
     private static void parted(int[] chosen, Dealt[][] all, List<? extends Holder> panels) {
-        List<Box> boxes = panels.stream().map(Holder::boundsOnSheet).toList();
+        Neighbours neighbours = new Neighbours(panels.stream().map(Holder::boundsOnSheet).toList());
         List<List<Integer>> beside = new ArrayList<>();
+        for (int i = 0; i < chosen.length; i++) beside.add(new ArrayList<>());
         for (int i = 0; i < chosen.length; i++) {
-            int one = i;
-            beside.add(IntStream.range(0, chosen.length).filter(other -> other != one
-                    && Neighbours.beside(boxes.get(one), boxes.get(other))).boxed().toList());
+            for (int other : neighbours.after(i)) {
+                beside.get(i).add(other);
+                beside.get(other).add(i);
+            }
         }
         for (int turn = 0; turn < chosen.length; turn++) {
             double least = Double.POSITIVE_INFINITY;

@@ -16,7 +16,7 @@ import plainlantern.geometry.Box;
 public sealed interface Pattern permits EvenGrid, Polyptych, RunningBond, Honeycomb, Rosette, Interlock, Shards, Scatter,
         JustifiedRows, StepAndRepeat {
     /** More pieces than this no pattern makes. */
-    int MOST = 2000;
+    int MOST = 5000;
     /** Thinner than this (mm) nothing can be grabbed or printed. */
     double THINNEST = 0.1;
     /** One of each kind, in the order of the gallery. */

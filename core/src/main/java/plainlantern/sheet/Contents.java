@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Set;
 import plainlantern.asking.BadInput;
 import plainlantern.pattern.Pattern;
+import tools.jackson.databind.annotation.JsonDeserialize;
+import tools.jackson.databind.annotation.JsonSerialize;
 
 /**
  * What lies on a sheet and behind it.
@@ -15,7 +17,10 @@ import plainlantern.pattern.Pattern;
  * @param layouts  the patterns that its panels came from, each with its numbers
  * @param vistas   the pictures that several panels share; one that no panel shows any more is forgotten
  */
-public record Contents(Paper paper, List<Picture> shelf, List<Element> elements, int lastId, List<Layout> layouts, List<Vista> vistas) {
+public record Contents(Paper paper, List<Picture> shelf,
+                       @JsonSerialize(contentUsing = SheetText.Writer.class) @JsonDeserialize(contentUsing = SheetText.Reader.class)
+                       List<Element> elements,
+                       int lastId, List<Layout> layouts, List<Vista> vistas) {
     public static final int MOST_ELEMENTS = Pattern.MOST;
 
     public Contents {

@@ -365,6 +365,13 @@ class PlacingTest {
         List<Snaps.Even> evens = Snaps.of(row, List.of("p3")).evens();
         assertThat(evens).anyMatch(e -> e.axis() == Axis.ACROSS && Math.abs(e.gap() - 80) < 1e-9 && Math.abs(e.start() - 210) < 1e-9);
         assertThat(evens).anyMatch(e -> e.axis() == Axis.ACROSS && Math.abs(e.gap() - 15) < 1e-9 && Math.abs(e.start() - 35) < 1e-9);
+        // In a grid of ten by ten each place is told once, not once for each row or column.
+        Sheet grid = after(three(), "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':10,'columns':10,"
+                + "'gapAcross':4,'gapDown':4}}");
+        List<Snaps.Even> once = Snaps.of(grid, List.of(grid.elements().get(55).id())).evens();
+        assertThat(once.stream().map(e -> List.of(e.axis(), Math.round(e.start() * 1e4), Math.round(e.gap() * 1e4)))
+                .filter(e -> e.get(0) == Axis.ACROSS).distinct().count()).isLessThanOrEqualTo(30);
+        assertThat(once).hasSizeLessThan(80);
         assertThatThrownBy(() -> after(three(), "{'kind':'set-guides','columns':50,'gutter':'2 cm'}"))
                 .isInstanceOfSatisfying(BadInput.class, e -> assertThat(e.field()).isEqualTo("gutter"));
         assertThat(Snaps.of(after(sheet, "{'kind':'set-guides','snap':'PANELS'}"), List.of("p3")).evens()).isEmpty();

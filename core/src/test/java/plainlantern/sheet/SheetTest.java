@@ -14,6 +14,7 @@ import plainlantern.Sheets;
 import plainlantern.Tried;
 import plainlantern.asking.BadInput;
 import plainlantern.asking.Unit;
+import plainlantern.editing.placing.MovePanels;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
 import plainlantern.outline.Ellipse;
@@ -127,6 +128,22 @@ class SheetTest {
         assertThat(p.x()).isEqualTo(50);
         assertThat(p.y()).isEqualTo(30);
         for (double bad : new double[] {0, -1, Double.NaN, 1e9}) assertThatThrownBy(() -> seat.sized(bad, 5)).isInstanceOf(BadInput.class);
+    }
+
+    /** What stays on a sheet is not written again, and the whole is what it would be if all were. */
+    @Tried(3)
+    void whatAnEditLeavesAsItWasKeepsItsText(Chance chance) {
+        Sheet before = Sheets.any(chance);
+        SheetText text = SheetText.of(before, SheetText.Elements.NONE);
+        assertThat(text.json()).isEqualTo(SheetJson.write(before));
+        Sheet after = MovePanels.along(List.of(before.elements().get(0).id()), 1, 2).on(before);
+        SheetText next = SheetText.of(after, text.elements());
+        assertThat(SheetJson.read(next.json())).isEqualTo(after);
+        for (Element element : after.elements()) {
+            if (before.elements().stream().noneMatch(e -> e == element)) continue;
+            assertThat(next.elements().of(element)).containsSame(text.elements().of(element).orElseThrow());
+        }
+        assertThat(next.elements().of(before.elements().get(0))).isEmpty();
     }
 
     /**

@@ -125,7 +125,7 @@ class SheetsTest extends StudioTest {
     void whatAnotherNodeDidIsSeen() {
         make(AddPanel.into(new Ellipse(), new Box(10, 10, 30, 30)));
         Sheet theirs = AddPanel.into(new Ellipse(), new Box(10, 10, 30, 30)).apply(sheets.open(id, member.id()).sheet());
-        db.sql("insert into revision (sheet_id, number, title, document) values (:id, 2, 'Add ellipse', :document::jsonb)").param("id", id)
+        db.sql("insert into revision (sheet_id, number, title, document) values (:id, 2, 'Add ellipse', :document)").param("id", id)
                 .param("document", SheetJson.write(theirs)).update();
         db.sql("update sheet set head = 2, version = version + 1 where id = :id").param("id", id).update();
         assertThat(sheets.open(id, member.id()).sheet()).isEqualTo(theirs);

@@ -47,7 +47,7 @@ class UpgradeTest extends StudioTest {
     @Test
     void sheetsOfBeforeOpen() throws IOException {
         UUID id = sheets.add(member.id(), Sheet.empty("Tide", Unit.MM, 100, 60, 150), "New sheet");
-        db.sql("update revision set document = :document::jsonb where sheet_id = :id").param("document", documentOfBefore())
+        db.sql("update revision set document = :document where sheet_id = :id").param("document", documentOfBefore())
                 .param("id", id).update();
         db.sql("update sheet set version = version + 1 where id = :id").param("id", id).update();
         Sheet before = sheets.open(id, member.id()).sheet();
@@ -56,7 +56,7 @@ class UpgradeTest extends StudioTest {
         sheets.apply(id, member.id(), sheet -> new RenameSheet("Ebb"));
         Opened renamed = sheets.open(id, member.id());
         assertThat(renamed.sheet()).isEqualTo(before.named("Ebb"));
-        assertThat(db.sql("select jsonb_exists(document, 'contents') from revision where sheet_id = :id order by number desc limit 1")
+        assertThat(db.sql("select jsonb_exists(document::jsonb, 'contents') from revision where sheet_id = :id order by number desc limit 1")
                 .param("id", id)
                 .query(Boolean.class).single()).isTrue();
         sheets.step(id, member.id(), -1, renamed.version(), Optional.empty());

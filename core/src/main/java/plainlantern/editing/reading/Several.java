@@ -10,7 +10,7 @@ import plainlantern.sheet.Sheet;
 /** Several edits as one step, such as all mends of one kind. One that can no longer be made is left out; when none can, that is said. */
 @JsonTypeName("several")
 public record Several(String name, List<Edit> edits) implements Edit {
-    public static final int MOST = 2000;
+    public static final int MOST = 5000;
 
     public Several {
         BadInput.unless(edits != null && !edits.isEmpty() && edits.size() <= MOST, "edits", "There is nothing to do.");

@@ -9,6 +9,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.SheetText;
 
 /**
  * The documents that were last read or made, so that a gesture does not read the same one again and again. The database says which
@@ -22,29 +23,32 @@ class Heads {
 
     private record Key(UUID sheet, long version) {}
 
-    private final Map<Key, Sheet> kept = new LinkedHashMap<>(KEPT, 0.75f, true);
+    /** A document with the texts of its elements, where they were written. */
+    record Head(Sheet sheet, SheetText.Elements texts) {}
+
+    private final Map<Key, Head> kept = new LinkedHashMap<>(KEPT, 0.75f, true);
     private int elements;
 
-    Optional<Sheet> find(UUID sheet, long version) {
+    Optional<Head> find(UUID sheet, long version) {
         synchronized (kept) {
             return Optional.ofNullable(kept.get(new Key(sheet, version)));
         }
     }
 
-    void keep(UUID sheet, long version, Sheet document) {
+    void keep(UUID sheet, long version, Head document) {
         synchronized (kept) {
-            Sheet before = kept.put(new Key(sheet, version), document);
-            elements += document.elements().size() - (before == null ? 0 : before.elements().size());
-            Iterator<Sheet> eldest = kept.values().iterator();
+            Head before = kept.put(new Key(sheet, version), document);
+            elements += document.sheet().elements().size() - (before == null ? 0 : before.sheet().elements().size());
+            Iterator<Head> eldest = kept.values().iterator();
             while (kept.size() > KEPT || elements > MOST_ELEMENTS && kept.size() > 1) {
-                elements -= eldest.next().elements().size();
+                elements -= eldest.next().sheet().elements().size();
                 eldest.remove();
             }
         }
     }
 
     /** Keeps the document once this transaction has come to be: one that is rolled back never was. */
-    void keepWhenDone(UUID sheet, long version, Sheet document) {
+    void keepWhenDone(UUID sheet, long version, Head document) {
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {

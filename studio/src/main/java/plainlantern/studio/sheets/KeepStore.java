@@ -29,13 +29,13 @@ public class KeepStore {
     }
 
     public Optional<Sheet> document(UUID sheet, UUID id) {
-        return db.sql("select document::text from keep where sheet_id = :sheet and id = :id").param("sheet", sheet).param("id", id)
+        return db.sql("select document from keep where sheet_id = :sheet and id = :id").param("sheet", sheet).param("id", id)
                 .query(String.class).optional().map(KeepStore::read);
     }
 
     /** The version that was kept last. */
     public Optional<Sheet> last(UUID sheet) {
-        return db.sql("select document::text from keep where sheet_id = :sheet order by made_at desc, id limit 1").param("sheet", sheet)
+        return db.sql("select document from keep where sheet_id = :sheet order by made_at desc, id limit 1").param("sheet", sheet)
                 .query(String.class).optional().map(KeepStore::read);
     }
 
@@ -45,7 +45,7 @@ public class KeepStore {
     }
 
     void add(UUID sheet, String name, Document document) {
-        db.sql("insert into keep (id, sheet_id, name, document, bytes) values (:id, :sheet, :name, :document::jsonb, :bytes)")
+        db.sql("insert into keep (id, sheet_id, name, document, bytes) values (:id, :sheet, :name, :document, :bytes)")
                 .param("id", UUID.randomUUID())
                 .param("sheet", sheet).param("name", name).param("document", document.json()).param("bytes", document.bytes()).update();
     }

@@ -17,7 +17,7 @@ class RevisionStore {
 
     /** The document of a revision, as text; empty where that is not kept. */
     Optional<String> document(UUID sheet, int number) {
-        return db.sql("select document::text from revision where sheet_id = :sheet and number = :number").param("sheet", sheet)
+        return db.sql("select document from revision where sheet_id = :sheet and number = :number").param("sheet", sheet)
                 .param("number", number).query(String.class).optional();
     }
 
@@ -36,7 +36,7 @@ class RevisionStore {
         long gone = gone("""
                 delete from revision where sheet_id = :sheet and (number >= :number or number < :number - :bound) returning bytes""",
                 sheet, number, kept);
-        db.sql("insert into revision (sheet_id, number, title, document, bytes) values (:sheet, :number, :title, :document::jsonb, :bytes)")
+        db.sql("insert into revision (sheet_id, number, title, document, bytes) values (:sheet, :number, :title, :document, :bytes)")
                 .param("sheet", sheet).param("number", number).param("title", title).param("document", document.json())
                         .param("bytes", document.bytes()).update();
         return document.bytes() - gone;

@@ -99,7 +99,7 @@ public class SheetStore {
 
     /** Row and document as they are at one moment. */
     Optional<Whole> whole(UUID id, UUID account) {
-        return db.sql(STANDING + ", r.document::text as document" + OWN).param("id", id).param("account", account)
+        return db.sql(STANDING + ", r.document" + OWN).param("id", id).param("account", account)
                 .query((row, n) -> new Whole(standing(row), row.getString("document"))).optional();
     }
 

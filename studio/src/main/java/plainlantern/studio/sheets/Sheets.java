@@ -17,6 +17,7 @@ import plainlantern.asking.BadInput;
 import plainlantern.editing.Edit;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
+import plainlantern.sheet.SheetText;
 import plainlantern.studio.quota.Quotas;
 import plainlantern.studio.web.NotFound;
 
@@ -77,7 +78,11 @@ public class Sheets {
     }
 
     /** A sheet at one moment. */
-    private record At(Standing standing, Sheet sheet) {
+    private record At(Standing standing, Heads.Head head) {
+        Sheet sheet() {
+            return head.sheet();
+        }
+
         long version() {
             return standing.row().version();
         }
@@ -85,11 +90,11 @@ public class Sheets {
 
     private At at(UUID id, UUID account) {
         Standing standing = sheets.standing(id, account).orElseThrow(NotFound::new);
-        Optional<Sheet> kept = heads.find(id, standing.row().version());
+        Optional<Heads.Head> kept = heads.find(id, standing.row().version());
         if (kept.isPresent()) return new At(standing, kept.get());
         SheetStore.Whole whole = sheets.whole(id, account).orElseThrow(NotFound::new);
         SheetRow row = whole.standing().row();
-        Sheet read = read(row, whole.document());
+        Heads.Head read = new Heads.Head(read(row, whole.document()), SheetText.Elements.NONE);
         heads.keep(id, row.version(), read);
         return new At(whole.standing(), read);
     }
@@ -134,14 +139,14 @@ public class Sheets {
             for (int tries = 0; tries < TRIES; tries++) {
                 At at = at(id, account);
                 if (made(id, name)) return Optional.empty();
-                Optional<Change> change = stored(at, edited(at.sheet(), reading), account, name);
+                Optional<Change> change = stored(at, edited(at.head(), reading), account, name);
                 if (change.isPresent()) return change;
                 if (made(id, name)) return Optional.empty();
             }
             return transaction.execute(status -> {
                 sheets.lock(id, account).orElseThrow(NotFound::new);
                 At at = at(id, account);
-                return made(id, name) ? Optional.empty() : stored(at, edited(at.sheet(), reading), account, name);
+                return made(id, name) ? Optional.empty() : stored(at, edited(at.head(), reading), account, name);
             });
         });
     }
@@ -159,11 +164,12 @@ public class Sheets {
     /** An edit that was computed and waits to be stored; without a document where it changes nothing. */
     private record Edited(Sheet before, String title, Optional<Document> after) {}
 
-    private static Edited edited(Sheet before, Function<Sheet, Edit> reading) {
+    private static Edited edited(Heads.Head head, Function<Sheet, Edit> reading) {
+        Sheet before = head.sheet();
         Edit edit = reading.apply(before);
         Sheet after = edit.on(before);
         return after.equals(before) ? new Edited(before, "", Optional.empty())
-                : new Edited(before, edit.title(before), Optional.of(Document.of(after)));
+                : new Edited(before, edit.title(before), Optional.of(Document.of(after, head.texts())));
     }
 
     /** Empty where the sheet was changed meanwhile, or the edit was made. */
@@ -183,7 +189,7 @@ public class Sheets {
             long most = quotas.quota().sheetHistoryBytes();
             if (now.bytes() + grown > most) grown -= revisions.lighten(row.id(), head, most);
             if (!document.sheet().shelf().equals(edited.before().shelf())) shelved.add(row.id(), account, document.pictures());
-            return Optional.of(pointed(at, head, document.sheet(), grown));
+            return Optional.of(pointed(at, head, new Heads.Head(document.sheet(), document.text().elements()), grown));
         });
     }
 
@@ -214,15 +220,15 @@ public class Sheets {
             return transaction.execute(status -> {
                 SheetRow now = sheets.lock(id, account).orElseThrow(NotFound::new);
                 if (now.version() != version || name.isPresent() && !made.add(id, name.get())) return Optional.empty();
-                return Optional.of(pointed(at, head, after, 0));
+                return Optional.of(pointed(at, head, new Heads.Head(after, SheetText.Elements.NONE), 0));
             });
         });
     }
 
     /** Within a transaction: shows another revision, whose history grew by so many bytes. */
-    private Change pointed(At before, int head, Sheet after, long grown) {
+    private Change pointed(At before, int head, Heads.Head after, long grown) {
         UUID id = before.standing().row().id();
-        sheets.point(id, head, Facts.of(after), grown);
+        sheets.point(id, head, Facts.of(after.sheet()), grown);
         Standing standing = sheets.standing(id, before.standing().row().accountId()).orElseThrow(NotFound::new);
         heads.keepWhenDone(id, standing.row().version(), after);
         return new Change(before.sheet(), before.version(), opened(new At(standing, after)));

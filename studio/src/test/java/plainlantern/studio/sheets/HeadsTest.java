@@ -8,13 +8,14 @@ import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import plainlantern.asking.Unit;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.SheetText;
 
 class HeadsTest {
     private final Heads heads = new Heads();
     private final UUID id = UUID.randomUUID();
 
-    private static Sheet named(String name) {
-        return Sheet.empty(name, Unit.MM, 100, 100, 300);
+    private static Heads.Head named(String name) {
+        return new Heads.Head(Sheet.empty(name, Unit.MM, 100, 100, 300), SheetText.Elements.NONE);
     }
 
     @Test
