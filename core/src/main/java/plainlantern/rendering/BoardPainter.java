@@ -30,7 +30,6 @@ import plainlantern.sheet.PictureLayer;
 import plainlantern.sheet.Pose;
 import plainlantern.sheet.Seat;
 import plainlantern.sheet.Sheet;
-import plainlantern.sheet.SheetJson;
 import plainlantern.sheet.Vista;
 import plainlantern.sheet.Words;
 
@@ -70,7 +69,7 @@ public final class BoardPainter {
         StringBuilder out = new StringBuilder("<g class=\"panel ").append(state.label()).append(' ').append(panel.kind())
                 .append(panel.hidden() ? " out" : "").append(panel.locked() ? " locked" : "")
                 .append("\" data-id=\"").append(panel.id()).append("\" data-panel='")
-                .append(attribute(SheetJson.MAPPER.writeValueAsString(numbers(sheet, panel, state.label())))).append("'>");
+                .append(attribute(BoardNumbers.json(numbers(sheet, panel, state.label())))).append("'>");
         Surface board = Surface.board(href, Optional.of(path));
         form(board, out);
         item.ifPresent(painted -> out.append(SvgPainter.item(painted, board)));

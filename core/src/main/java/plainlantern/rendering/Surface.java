@@ -22,6 +22,8 @@ record Surface(Function<PaintedPicture, String> href, String mark, boolean live,
     private static final int BOARD = 3;
     /** A card is less than 100 pixels wide: so many steps of its numbers fit into its larger side. */
     private static final double CARD_STEPS = 300;
+    /** A path of so many letters is written twice: browsers take longer to refer to one. */
+    private static final int SHORT = 400;
 
     static Surface document(Function<PaintedPicture, String> href, boolean live) {
         return new Surface(href, "", live, OptionalInt.empty(), Optional.empty());
@@ -51,9 +53,10 @@ record Surface(Function<PaintedPicture, String> href, String mark, boolean live,
         return "form-" + mark + element;
     }
 
-    /** The inside of a clip path: the form that stands there already and tells its rule, or a path. */
+    /** The inside of a clip path: a path, or the form that stands there already and tells its rule, where that is much shorter. */
     String clip(Path path, String element) {
-        return form.isPresent() && form.get().equals(path) ? "<use href=\"#" + form(element) + "\"/>"
-                : "<path d=\"" + d(path) + "\" clip-rule=\"" + path.rule().label() + "\"/>";
+        String d = d(path);
+        return form.isPresent() && form.get().equals(path) && d.length() > SHORT ? "<use href=\"#" + form(element) + "\"/>"
+                : "<path d=\"" + d + "\" clip-rule=\"" + path.rule().label() + "\"/>";
     }
 }

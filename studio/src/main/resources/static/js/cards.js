@@ -1,24 +1,27 @@
 // Drawing the line-up's cards as the server made them.
-import { sheet } from "./sheet.js";
+import { sheet, group, panel } from "./sheet.js";
 
 const cards = document.getElementById("cards");
 const chip = document.getElementById("paper-chip");
 
+const all = () => [...cards.querySelectorAll(".card-panel")];
 export const card = (id) => cards.querySelector(`[data-id="${id}"]`);
 
 /** Takes over the changed cards and the order of an answer. */
 export function drawCards(answer) {
+  const known = new Map(all().map((node) => [node.dataset.id, node]));
+  const holder = document.createElement("template");
   for (const part of answer.changed) {
-    const holder = document.createElement("template");
     holder.innerHTML = part.card;
     const next = holder.content.firstElementChild;
-    const now = card(part.id);
-    if (now) now.replaceWith(next);
+    if (known.has(part.id)) known.get(part.id).replaceWith(next);
     else cards.append(next);
+    known.set(part.id, next);
   }
-  for (const node of cards.querySelectorAll("[data-id]")) if (!answer.order.includes(node.dataset.id)) node.remove();
-  const shown = [...cards.querySelectorAll("[data-id]")].map((node) => node.dataset.id);
-  if (shown.some((id, i) => id !== answer.order[i])) answer.order.forEach((id) => cards.append(card(id)));
+  const order = new Set(answer.order);
+  for (const [id, node] of known) if (!order.has(id)) node.remove();
+  if (all().some((node, i) => node.dataset.id !== answer.order[i])) cards.append(...answer.order.map((id) => known.get(id)));
+  unroll();
   document.getElementById("count").textContent = answer.count;
   document.getElementById("states").textContent = answer.states;
   paper(answer.paper);
@@ -28,5 +31,30 @@ function paper(painted) {
   chip.innerHTML = painted && `<svg viewBox="0 0 ${sheet.width} ${sheet.height}" `
       + `preserveAspectRatio="xMidYMid slice" aria-hidden="true">${painted}</svg>`;
 }
+
+/** Where there are very many cards, those in sight and near it are drawn as the board shows them; the others wait. */
+function unroll() {
+  const nodes = all();
+  if (!nodes.some(waits)) return;
+  const wide = nodes.length > 1 ? nodes[1].offsetLeft - nodes[0].offsetLeft : cards.clientWidth;
+  const from = Math.floor((cards.scrollLeft - cards.clientWidth) / wide);
+  for (const node of nodes.slice(Math.max(0, from), from + 3 * Math.ceil(cards.clientWidth / wide) + 2)) {
+    if (waits(node) && group(node.dataset.id)) node.firstElementChild.innerHTML = drawing(node.dataset.id);
+  }
+}
+
+const waits = (node) => !node.firstElementChild.hasChildNodes();
+
+/** A panel's form and layers, without what lies around them. */
+function drawing(id) {
+  const [left, top, right, bottom] = panel(id).bounds;
+  const parts = [...group(id).children].filter((part) => part.matches(`.form, .layers, #clip-${id}, #soft-${id}`));
+  const html = parts.map((part) => part.outerHTML).join("").replace(/(id="|url\(#|href="#)(?=\w)/g, "$1card-")
+      .replaceAll("data-waits=", "href=");
+  return `<svg viewBox="${left} ${top} ${right - left} ${bottom - top}" aria-hidden="true">${html}</svg>`;
+}
+cards.addEventListener("scroll", unroll, { passive: true });
+window.addEventListener("resize", unroll);
+unroll();
 
 paper(document.getElementById("ground").innerHTML.trim());

@@ -7,8 +7,10 @@ const cards = document.getElementById("cards");
 let dragged = null;
 
 function mark() {
+  const chosen = new Set(sheet.selected);
   for (const node of cards.querySelectorAll(".card-panel")) {
-    const on = sheet.selected.includes(node.dataset.id);
+    const on = chosen.has(node.dataset.id);
+    if (on === (node.ariaPressed === "true") && node.ariaPressed) continue;
     node.classList.toggle("chosen", on);
     node.setAttribute("aria-pressed", on);
   }

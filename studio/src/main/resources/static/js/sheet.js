@@ -10,10 +10,16 @@ export const sheet = {
 };
 
 const layer = document.getElementById("panels");
+// Very many are laid out once, when all are there.
+for (const part of document.querySelectorAll(".arriving")) part.classList.remove("arriving");
 const listeners = [];
 
 /** The group of a panel on the board. */
-export const group = (id) => layer.querySelector(`:scope > [data-id="${id}"]`);
+export function group(id) {
+  // Its form has an id of its own: of thousands it is found at once.
+  const there = document.getElementById(`form-${id}`)?.parentNode;
+  return there?.parentNode === layer ? there : layer.querySelector(`:scope > [data-id="${id}"]`);
+}
 
 /** The numbers that the server sent with a panel. */
 export function panel(id) {
@@ -94,7 +100,8 @@ export function remember(chosen) {
 }
 
 export function order(wanted) {
-  for (const g of groups()) if (!wanted.includes(g.dataset.id)) g.remove();
+  const there = new Set(wanted);
+  for (const g of groups()) if (!there.has(g.dataset.id)) g.remove();
   ids().every((id, i) => id === wanted[i]) || wanted.forEach((id) => layer.append(group(id)));
 }
 

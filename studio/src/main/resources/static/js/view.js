@@ -92,6 +92,20 @@ function show() {
   changed("view");
 }
 
+/** So many images get their pixels in one frame. */
+const EACH = 400;
+
+/** On a sheet of very many pictures they come once the page is there, some in each frame, from the back to the front. */
+function arrive() {
+  const waiting = [...document.querySelectorAll("#panels image[data-waits]:not([href])")].slice(0, EACH);
+  for (const image of waiting) {
+    image.setAttribute("href", image.dataset.waits);
+    delete image.dataset.waits;
+  }
+  if (waiting.length) requestAnimationFrame(arrive);
+}
+arrive();
+
 /** Asks for larger previews where the present ones have fewer pixels than the screen shows. */
 export function sharpen() {
   for (const part of [document.getElementById("ground"), ...groups()]) {

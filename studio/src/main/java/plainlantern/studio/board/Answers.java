@@ -40,6 +40,16 @@ class Answers {
         this.templates = templates;
     }
 
+    /** All of a page's elements as the board draws them. */
+    static List<String> boards(List<BoardPainter> drawn) {
+        return drawn.stream().map(p -> p.board(BOARD)).map(svg -> drawn.size() > LineUpView.MANY ? waiting(svg) : svg).toList();
+    }
+
+    /** Its pictures wait until the page is there: see view.js. */
+    private static String waiting(String svg) {
+        return svg.replace(" href=\"/pictures/", " data-waits=\"/pictures/").replace("/medium\"", "/small\"");
+    }
+
     /** @param whole whether everything is drawn, because the page showed another version than the edit met */
     Answer to(Change change, boolean whole, Looking looking, Collection<String> selected) {
         Sheet now = change.after().sheet();

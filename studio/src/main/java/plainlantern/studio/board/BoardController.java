@@ -87,7 +87,7 @@ public class BoardController {
         model.addAttribute("size", SheetSize.describe(sheet));
         model.addAttribute("kept", Answers.kept(opened));
         List<BoardPainter> drawn = sheet.elements().stream().map(e -> BoardPainter.of(sheet, e)).toList();
-        model.addAttribute("panels", drawn.stream().map(p -> p.board(Answers.BOARD)).toList());
+        model.addAttribute("panels", Answers.boards(drawn));
         model.addAttribute("lineup", LineUpView.of(sheet, drawn, Answers.CARD));
         model.addAttribute("vistas", SheetJson.MAPPER.writeValueAsString(Answers.vistas(sheet)));
         model.addAttribute("swatches", SheetJson.MAPPER.writeValueAsString(Answers.swatches(sheet)));

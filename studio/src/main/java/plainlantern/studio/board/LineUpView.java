@@ -3,6 +3,7 @@ package plainlantern.studio.board;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import plainlantern.fitting.PanelState;
 import plainlantern.rendering.BoardPainter;
@@ -13,19 +14,29 @@ import plainlantern.sheet.Sheet;
 
 /** The cards of the line-up, from back to front, and what is said about all of them. */
 public record LineUpView(String count, String states, List<Card> cards) {
-    /** One element's card; {@code takes} tells whether pictures are put into it, {@code drawing} is SVG made of numbers and ids only. */
+    /**
+     * One element's card; {@code takes} tells whether pictures are put into it, {@code drawing} is SVG made of numbers and ids only, or
+     * nothing where the page draws it.
+     */
     public record Card(String id, String name, String state, String kind, boolean takes, boolean locked, boolean hidden, String drawing) {}
+
+    /** More cards than so many are drawn by the page, as they come into sight. */
+    static final int MANY = 300;
+
+    public boolean many() {
+        return cards.size() > MANY;
+    }
 
     /** @param shown those whose cards are drawn */
     static LineUpView of(Sheet sheet, List<BoardPainter> shown, Function<PaintedPicture, String> href) {
         return new LineUpView(Element.counted(sheet.elements()), states(sheet, shown),
-                shown.stream().map(drawn -> card(drawn, href)).toList());
+                shown.stream().map(drawn -> card(drawn, shown.size() > MANY ? Optional.empty() : Optional.of(href))).toList());
     }
 
-    private static Card card(BoardPainter drawn, Function<PaintedPicture, String> href) {
+    private static Card card(BoardPainter drawn, Optional<Function<PaintedPicture, String>> href) {
         Element element = drawn.element();
         return new Card(element.id(), element.name(), drawn.state().label(), element.kind(), takes(element), element.locked(),
-                element.hidden(), drawn.card(href));
+                element.hidden(), href.map(drawn::card).orElse(""));
     }
 
     /** "all covered", or the worst first: "2 empty, 1 bare"; of those that show pictures, nothing where none does. */

@@ -105,7 +105,7 @@ public class Paints {
         for (PaintedPicture picture : item.pictures()) ids.add(picture.treated().picture());
     }
 
-    /** Previews are read whenever they are needed and not kept. */
+    /** Previews are read whenever they are needed; small ones are kept. */
     private static Cost.Pictures previews() {
         return new Cost.Pictures() {
             @Override
@@ -122,7 +122,7 @@ public class Paints {
 
             @Override
             public long mostHeld() {
-                return 0;
+                return 4L * Pictures.SMALL_KEPT * Level.SMALL.side() * Level.SMALL.side();
             }
         };
     }

@@ -66,6 +66,8 @@ public class Pictures {
 
     /** Pixels along the longer side of what is painted while a slider moves. */
     private static final int LIVE = 512;
+    /** So many small previews are kept, decoded, for one painting. */
+    static final int SMALL_KEPT = 32;
     /** The same where a tone looks at the surroundings of each pixel, which takes twice as long. */
     private static final int LIVE_LOCAL = 384;
 
@@ -361,12 +363,18 @@ public class Pictures {
         return Math.min(DecodedPictures.KEPT, room.most() / 5 / 4);
     }
 
-    /** For small drawings: pixels from the smallest preview that has enough of them. */
+    /** For small drawings: pixels from the smallest preview that has enough of them. Small ones are kept: thousands of panels may show one. */
     public PictureSource previews(UUID account) {
+        Recent<String, BufferedImage> small = new Recent<>(SMALL_KEPT);
+        Recent<String, PictureRow> rows = new Recent<>(1000);
         return with(account, (sha, share) -> {
-            PictureRow row = store.find(sha).orElseThrow(NotFound::new);
-            byte[] data = preview(account, sha, level(row.width(), row.height(), share)).data();
-            return PictureReader.decode(sha, data, PictureReader.inspect(sha, data));
+            PictureRow row = rows.get(sha, () -> store.find(sha).orElseThrow(NotFound::new));
+            Level level = level(row.width(), row.height(), share);
+            Supplier<BufferedImage> reading = () -> {
+                byte[] data = preview(account, sha, level).data();
+                return PictureReader.decode(sha, data, PictureReader.inspect(sha, data));
+            };
+            return level == Level.SMALL ? small.get(sha, reading) : reading.get();
         });
     }
 
