@@ -13,7 +13,8 @@ import tools.jackson.databind.module.SimpleModule;
  */
 final class BoardNumbers {
     private static final double FINE = 1e9;
-    /** Beyond this a rounded number would lose digits. */
+    /** Smaller ones are scales and shares, of which every digit counts; larger ones would lose digits. */
+    private static final double LEAST = 0.01;
     private static final double MOST = 1e6;
     private static final JsonMapper MAPPER = SheetJson.MAPPER.rebuild().addModule(new SimpleModule()
             .addSerializer(double.class, new Rounded()).addSerializer(Double.class, new Rounded())
@@ -26,7 +27,7 @@ final class BoardNumbers {
     }
 
     private static void write(double value, JsonGenerator out) {
-        double rounded = Math.abs(value) < MOST ? Math.rint(value * FINE) / FINE : value;
+        double rounded = Math.abs(value) < MOST && Math.abs(value) > LEAST ? Math.rint(value * FINE) / FINE : value;
         if (rounded == (long) rounded) out.writeNumber((long) rounded);
         else out.writeNumber(rounded);
     }

@@ -17,9 +17,7 @@ import plainlantern.picture.Encoder;
 import plainlantern.picture.PictureSource;
 import plainlantern.picture.Rows;
 import plainlantern.scene.Page;
-import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.scene.Scene;
-import plainlantern.sheet.Treated;
 
 /**
  * About how many bytes a delivery will have, before it is made: a few small squares of it are painted and encoded as they will be,
@@ -164,19 +162,19 @@ public final class Estimate {
         Placed placed = new Placed(delivery.ppi() * delivery.scale(), pictures);
         double sum = BESIDES * pages.size();
         for (List<Scene> scenes : files) {
-            for (Map.Entry<Treated, PaintedPicture> each : Placed.largest(scenes).entrySet()) {
-                Optional<byte[]> untouched = placed.untouched(each.getValue());
-                double bytes = untouched.isPresent() ? untouched.get().length : sampled(delivery, each.getValue(), placed);
+            for (Placed.Needed each : Placed.needed(scenes).values()) {
+                Optional<byte[]> untouched = placed.untouched(each);
+                double bytes = untouched.isPresent() ? untouched.get().length : sampled(delivery, each, placed);
                 sum += delivery.format() == Format.SVG && !delivery.linked() ? bytes * AS_TEXT : bytes;
             }
         }
         return sum;
     }
 
-    private double sampled(Delivery delivery, PaintedPicture layer, Placed placed) {
-        int[] size = placed.size(layer);
-        BufferedImage middle = painted(List.of(layer.treated(), size[0], size[1]), () -> placed.middle(layer, MIDDLE));
+    private double sampled(Delivery delivery, Placed.Needed needed, Placed placed) {
+        Box part = placed.part(needed);
+        BufferedImage middle = painted(List.of(needed.layer().treated(), part), () -> placed.middle(needed, MIDDLE));
         byte[] file = middle.getColorModel().hasAlpha() ? Encoder.png(middle, 72) : Encoder.jpeg(middle, delivery.quality() / 100f, 72);
-        return (double) file.length * size[0] * size[1] / middle.getWidth() / middle.getHeight();
+        return file.length * part.width() * part.height() / middle.getWidth() / middle.getHeight();
     }
 }

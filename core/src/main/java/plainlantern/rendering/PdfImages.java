@@ -9,6 +9,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.graphics.image.JPEGFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
+import plainlantern.geometry.Box;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.Tile;
 import plainlantern.scene.Scene.PaintedPicture;
@@ -17,14 +18,14 @@ import plainlantern.sheet.Treated;
 /** The pictures of a document, each embedded once with as many pixels as it needs where it is seen largest. */
 final class PdfImages {
     private final PDDocument document;
-    private final Map<Treated, PaintedPicture> largest;
+    private final Map<Treated, Placed.Needed> needed;
     private final Placed placed;
     private final int quality;
     private final Map<Treated, PDImageXObject> images = new HashMap<>();
 
-    PdfImages(PDDocument document, Map<Treated, PaintedPicture> largest, Placed placed, int quality) {
+    PdfImages(PDDocument document, Map<Treated, Placed.Needed> needed, Placed placed, int quality) {
         this.document = document;
-        this.largest = largest;
+        this.needed = needed;
         this.placed = placed;
         this.quality = quality;
     }
@@ -33,7 +34,7 @@ final class PdfImages {
         Treated key = layer.treated();
         PDImageXObject there = images.get(key);
         if (there != null) return there;
-        PaintedPicture wanted = largest.get(key);
+        Placed.Needed wanted = needed.get(key);
         Optional<byte[]> untouched = placed.untouched(wanted);
         PDImageXObject image;
         if (untouched.isPresent()) {
@@ -45,6 +46,11 @@ final class PdfImages {
         }
         images.put(key, image);
         return image;
+    }
+
+    /** Where that image lies among the picture's own pixels. */
+    Box place(PaintedPicture layer) {
+        return placed.place(needed.get(layer.treated()));
     }
 
     /** Finished pixels, each of them as it is. */

@@ -51,12 +51,12 @@ final class PdfPainter {
     private final PdfImages images;
     private final PdfFonts fonts;
 
-    /** @param largest the document's pictures where they are seen largest */
-    PdfPainter(PDDocument document, Delivery delivery, Map<Treated, PaintedPicture> largest, PictureSource pictures) {
+    /** @param needed the document's pictures, as it needs them */
+    PdfPainter(PDDocument document, Delivery delivery, Map<Treated, Placed.Needed> needed, PictureSource pictures) {
         this.document = document;
         this.delivery = delivery;
         this.pictures = pictures;
-        images = new PdfImages(document, largest, new Placed(ppi(), pictures), delivery.quality());
+        images = new PdfImages(document, needed, new Placed(ppi(), pictures), delivery.quality());
         fonts = new PdfFonts(document);
     }
 
@@ -181,7 +181,7 @@ final class PdfPainter {
 
         private void tile(Tile tile, Affine toPixels) throws IOException {
             to.drawImage(images.image(tile), matrix(toPixels.inverse().after(Affine.move(tile.x(), tile.y()))
-                    .after(unit(tile.width(), tile.height()))));
+                    .after(unit(new Box(0, 0, tile.width(), tile.height())))));
         }
 
         private void own(Item item) throws IOException {
@@ -206,7 +206,7 @@ final class PdfPainter {
                 public void picture(PaintedPicture layer) throws IOException {
                     if (layer.blur() > 0) painted(item, toPixels(softPpi(layer.blur())),
                             (map, box) -> LayerPainter.pixels(layer, map, box, pictures));
-                    else to.drawImage(images.image(layer), matrix(layer.pixelsToSheet().after(unit(layer.width(), layer.height()))));
+                    else to.drawImage(images.image(layer), matrix(layer.pixelsToSheet().after(unit(images.place(layer)))));
                 }
 
                 @Override
@@ -316,8 +316,8 @@ final class PdfPainter {
     }
 
     /** From PDF's unit square, which stands on its lower edge, to pixels. */
-    private static Affine unit(int width, int height) {
-        return new Affine(width, 0, 0, -height, 0, height);
+    private static Affine unit(Box place) {
+        return new Affine(place.width(), 0, 0, -place.height(), place.x(), place.bottom());
     }
 
     private static Matrix matrix(Affine m) {

@@ -9,6 +9,7 @@ import java.util.Optional;
 import plainlantern.asking.Unit;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
+import plainlantern.geometry.Path;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.FileKind;
 import plainlantern.picture.Orientation;
@@ -25,6 +26,15 @@ import plainlantern.sheet.Treated;
  * inch than are wanted where it is seen largest.
  */
 final class Placed {
+    /** Hidden pixels stay out where the part that is seen, with a margin, is at most so much of the whole. */
+    private static final double WORTH = 2.0 / 3;
+    /** What is kept around the part that is seen, as a share of its longer side, for whoever goes on with the document. */
+    private static final double MARGIN = 0.05;
+    /** At least so many pixels, so that no reader mixes colours of beyond the part into it. */
+    private static final int LEAST_MARGIN = 4;
+    /** So many deviations of a blur reach into what is seen. */
+    private static final double BLURRED = 3;
+
     private final double ppi;
     private final PictureSource pictures;
 
@@ -34,18 +44,38 @@ final class Placed {
         this.pictures = pictures;
     }
 
-    /** Each treated picture of scenes where it is seen largest. */
-    static Map<Treated, PaintedPicture> largest(List<Scene> scenes) {
-        Map<Treated, PaintedPicture> largest = new LinkedHashMap<>();
+    /**
+     * A treated picture as a document needs it.
+     *
+     * @param layer where it is seen largest
+     * @param seen  the part of its pixels that is seen anywhere; without width where none is
+     */
+    record Needed(PaintedPicture layer, Box seen) {
+        private Needed with(Needed other) {
+            PaintedPicture larger = scale(layer) >= scale(other.layer) ? layer : other.layer;
+            return new Needed(larger, seen.width() == 0 ? other.seen : other.seen.width() == 0 ? seen : seen.union(other.seen));
+        }
+    }
+
+    /** Each treated picture of scenes, as they need it. */
+    static Map<Treated, Needed> needed(List<Scene> scenes) {
+        Map<Treated, Needed> needed = new LinkedHashMap<>();
         for (Scene scene : scenes) {
             List<Item> items = new ArrayList<>(scene.items());
             scene.paper().ifPresent(items::add);
             for (Item item : items) {
                 for (PaintedPicture picture : item.pictures())
-                    largest.merge(picture.treated(), picture, (a, b) -> scale(a) >= scale(b) ? a : b);
+                    needed.merge(picture.treated(), new Needed(picture, seen(item, picture)), Needed::with);
             }
         }
-        return largest;
+        return needed;
+    }
+
+    /** The part of a picture's pixels that lies in an element's form, or is blurred into it. */
+    private static Box seen(Item item, PaintedPicture picture) {
+        if (item.under().empty()) return new Box(0, 0, 0, 0);
+        Box there = item.under().bounds().grown(BLURRED * picture.blur());
+        return Path.box(there).mapped(picture.pixelsToSheet().inverse()).bounds();
     }
 
     /** Millimetres a pixel, along the longer of its axes. */
@@ -62,8 +92,9 @@ final class Placed {
      * The picture's own file where that can stand as it is: an upright sRGB JPEG of three colours, all of whose pixels are wanted, nothing
      * taken out of it.
      */
-    Optional<byte[]> untouched(PaintedPicture layer) {
-        if (share(layer) < 1 || !layer.treated().untouched()) return Optional.empty();
+    Optional<byte[]> untouched(Needed needed) {
+        PaintedPicture layer = needed.layer();
+        if (share(layer) < 1 || !layer.treated().untouched() || !whole(needed)) return Optional.empty();
         return pictures.original(layer.treated().picture()).filter(bytes -> FileKind.of(bytes).orElse(null) == FileKind.JPEG)
                 .filter(bytes -> {
             PictureFile file = PictureReader.inspect("picture", bytes);
@@ -78,26 +109,63 @@ final class Placed {
         return new int[] {(int) Math.max(1, Math.ceil(layer.width() * share)), (int) Math.max(1, Math.ceil(layer.height() * share))};
     }
 
-    /** Its pixels, as many as are wanted. */
-    BufferedImage sized(PaintedPicture layer) {
-        int[] size = size(layer);
-        return pictures.sized(layer.treated(), share(layer), layer.width(), layer.height(), size);
+    /** Which of its pixels, as many as are wanted, a file gets: all of them, or those that are seen with some around them. */
+    Box part(Needed needed) {
+        int[] size = size(needed.layer());
+        double across = (double) size[0] / needed.layer().width();
+        double down = (double) size[1] / needed.layer().height();
+        Box seen = needed.seen();
+        double margin = MARGIN * Math.max(seen.width() * across, seen.height() * down) + LEAST_MARGIN;
+        double left = Math.max(0, Math.floor(seen.x() * across - margin));
+        double top = Math.max(0, Math.floor(seen.y() * down - margin));
+        double right = Math.min(size[0], Math.ceil(seen.right() * across + margin));
+        double bottom = Math.min(size[1], Math.ceil(seen.bottom() * down + margin));
+        boolean less = right > left && bottom > top && (right - left) * (bottom - top) <= WORTH * size[0] * size[1];
+        return less ? Box.between(left, top, right, bottom) : new Box(0, 0, size[0], size[1]);
     }
 
-    /** Of its pixels, as many as are wanted, those in the middle: at most so many along each side. */
-    BufferedImage middle(PaintedPicture layer, int most) {
+    private boolean whole(Needed needed) {
+        int[] size = size(needed.layer());
+        return part(needed).equals(new Box(0, 0, size[0], size[1]));
+    }
+
+    /** Where what a file gets lies among the picture's own pixels. */
+    Box place(Needed needed) {
+        PaintedPicture layer = needed.layer();
         int[] size = size(layer);
-        int[] part = {Math.min(size[0], most), Math.min(size[1], most)};
+        Box part = part(needed);
+        double across = (double) layer.width() / size[0];
+        double down = (double) layer.height() / size[1];
+        return new Box(part.x() * across, part.y() * down, part.width() * across, part.height() * down);
+    }
+
+    /** Its pixels, as many as are wanted. */
+    BufferedImage sized(Needed needed) {
+        PaintedPicture layer = needed.layer();
+        return whole(needed) ? pictures.sized(layer.treated(), share(layer), layer.width(), layer.height(), size(layer))
+                : cut(layer, part(needed));
+    }
+
+    /** Of its pixels, as many as are wanted, those in the middle of a file: at most so many along each side. */
+    BufferedImage middle(Needed needed, int most) {
+        Box part = part(needed);
+        double across = Math.min(part.width(), most);
+        double down = Math.min(part.height(), most);
+        return cut(needed.layer(), new Box(part.x() + Math.floor((part.width() - across) / 2),
+                part.y() + Math.floor((part.height() - down) / 2), across, down));
+    }
+
+    private BufferedImage cut(PaintedPicture layer, Box part) {
+        int[] size = size(layer);
         Affine map = Affine.scale((double) size[0] / layer.width(), (double) size[1] / layer.height());
-        Box middle = new Box((size[0] - part[0]) / 2, (size[1] - part[1]) / 2, part[0], part[1]);
-        return pictures.onto(layer.treated(), layer.width(), layer.height(), map, middle)
+        return pictures.onto(layer.treated(), layer.width(), layer.height(), map, part)
                 .image(layer.pixels().opaque() ? BufferedImage.TYPE_3BYTE_BGR : BufferedImage.TYPE_4BYTE_ABGR);
     }
 
     /** A file of it: its own where that can stand, PNG where parts are clear, else JPEG. */
-    byte[] file(PaintedPicture layer, int quality) {
-        return untouched(layer).orElseGet(() -> {
-            BufferedImage seen = sized(layer);
+    byte[] file(Needed needed, int quality) {
+        return untouched(needed).orElseGet(() -> {
+            BufferedImage seen = sized(needed);
             return seen.getColorModel().hasAlpha() ? Encoder.png(seen, 72) : Encoder.jpeg(seen, quality / 100f, 72);
         });
     }

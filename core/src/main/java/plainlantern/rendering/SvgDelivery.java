@@ -9,6 +9,8 @@ import java.util.Map;
 import java.util.TreeMap;
 import plainlantern.lettering.LetterStyle;
 import plainlantern.picture.FileKind;
+import plainlantern.geometry.Box;
+import plainlantern.outline.PathData;
 import plainlantern.picture.PictureSource;
 import plainlantern.scene.Page;
 import plainlantern.scene.Scene;
@@ -27,15 +29,17 @@ record SvgDelivery(String document, Map<String, byte[]> pictures) {
         StringBuilder definitions = new StringBuilder();
         Map<Treated, String> names = new LinkedHashMap<>();
         Map<String, byte[]> files = new LinkedHashMap<>();
-        Placed.largest(List.of(scene)).forEach((key, layer) -> {
+        Placed.needed(List.of(scene)).forEach((key, needed) -> {
             String name = "picture-" + names.size();
             names.put(key, "#" + name);
-            byte[] file = placed.file(layer, delivery.quality());
+            byte[] file = placed.file(needed, delivery.quality());
             FileKind kind = FileKind.of(file).orElseThrow();
             String linked = folder + names.size() + "." + kind.extension();
             if (delivery.linked()) files.put(linked, file);
-            definitions.append("<image id=\"").append(name).append("\" width=\"").append(layer.width()).append("\" height=\"")
-                    .append(layer.height()).append("\" preserveAspectRatio=\"none\" href=\"")
+            Box place = placed.place(needed);
+            definitions.append("<image id=\"").append(name).append("\" x=\"").append(number(place.x())).append("\" y=\"")
+                    .append(number(place.y())).append("\" width=\"").append(number(place.width())).append("\" height=\"")
+                    .append(number(place.height())).append("\" preserveAspectRatio=\"none\" href=\"")
                     .append(delivery.linked() ? address(linked) : "data:" + kind.mediaType() + ";base64," + Base64.getEncoder()
                             .encodeToString(file)).append("\"/>");
         });
@@ -43,6 +47,10 @@ record SvgDelivery(String document, Map<String, byte[]> pictures) {
         String defs = definitions.isEmpty() ? "" : "<defs>" + definitions + "</defs>";
         return new SvgDelivery(SvgPainter.document(scene, page.box(), delivery.scale(), layer -> names.get(layer.treated()), defs,
                 delivery.live()), files);
+    }
+
+    private static String number(double pixels) {
+        return PathData.number(pixels, 6);
     }
 
     /** As an address relative to the document (RFC 3986). */

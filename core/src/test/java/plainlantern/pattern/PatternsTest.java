@@ -264,7 +264,7 @@ class PatternsTest {
                 "{'kind':'even-grid','rows':3,'columns':3,'gapAcross':'190','gapDown':0} | gapAcross",
         "{'kind':'even-grid','rows':3,'columns':3,'gapAcross':0,'gapDown':0,'columnWeights':'a:b'} | columnWeights",
         "{'kind':'even-grid','rows':3,'columns':3,'gapAcross':0,'gapDown':0,'columnWeights':'1:2'} | columnWeights",
-                "{'kind':'even-grid','rows':100,'columns':50,'gapAcross':0,'gapDown':0} | rows",
+                "{'kind':'even-grid','rows':100,'columns':51,'gapAcross':0,'gapDown':0} | rows",
         "{'kind':'even-grid','rows':2,'columns':2,'gapAcross':0,'gapDown':0,'merged':[{'row':0,'column':0,'rows':1,'columns':2},"
                 + "{'row':0,'column':1,'rows':2,'columns':1}]} | merged",
         "{'kind':'polyptych','weights':'1','gap':2,'lean':0} | weights", "{'kind':'polyptych','weights':'1:-2','gap':2,'lean':0} | weights",

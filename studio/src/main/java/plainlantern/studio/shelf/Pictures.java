@@ -363,7 +363,10 @@ public class Pictures {
         return Math.min(DecodedPictures.KEPT, room.most() / 5 / 4);
     }
 
-    /** For small drawings: pixels from the smallest preview that has enough of them. Small ones are kept: thousands of panels may show one. */
+    /**
+     * For small drawings: pixels from the smallest preview that has enough of them. Small ones are kept, as thousands of panels may show
+     * one.
+     */
     public PictureSource previews(UUID account) {
         Recent<String, BufferedImage> small = new Recent<>(SMALL_KEPT);
         Recent<String, PictureRow> rows = new Recent<>(1000);
