@@ -134,7 +134,8 @@ class DeliveriesTest {
         Sheet sheet = after(new ShelvePictures(List.of(new Picture("aa".repeat(32), "tide", 600, 400)))
                 .apply(Sheet.empty("Card", Unit.MM, 90, 60, 508)), "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid',"
                 + "'rows':1,'columns':2,'gapAcross':4,'gapDown':0}}", fill,
-                "{'kind':'set-outline','panels':['p1'],'outline':{'kind':'ellipse'}}", "{'kind':'zoom-picture','panels':['p1'],'zoom':'300 %'}",
+                "{'kind':'set-outline','panels':['p1'],'outline':{'kind':'ellipse'}}",
+                "{'kind':'zoom-picture','panels':['p1'],'zoom':'300 %'}",
                 "{'kind':'turn-picture','panels':['p1'],'turn':'20'}");
         byte[] png = Delivery.of(Format.PNG, 254).file(Page.of(Scene.of(sheet)), SOURCE);
         Files.write(folder.toPath().resolve("card.svg"), Delivery.of(Format.SVG, 254).file(Page.of(Scene.of(sheet)), SOURCE));

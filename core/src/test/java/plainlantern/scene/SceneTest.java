@@ -92,7 +92,7 @@ class SceneTest {
 
     private static void sameSlack(JsonNode picture, Coverage coverage) {
         assertThat(picture.path("zoom").asDouble(0)).isCloseTo(coverage.zoom(), within(1e-9));
-        assertThat(picture.path("ppi").asDouble(0)).isCloseTo(coverage.ppi(), withinPercentage(1e-9));
+        assertThat(picture.path("ppi").asDouble(0)).isCloseTo(coverage.ppi(), withinPercentage(1e-6));
         JsonNode placement = picture.path("placement");
         Point own = new Point(placement.path("centre").path("x").asDouble(0), placement.path("centre").path("y").asDouble(0))
                 .turned(-placement.path("turn").asDouble(0));
