@@ -8,14 +8,11 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.module.SimpleModule;
 
 /**
- * The numbers that gestures on the board need, as JSON: rounded to a billionth, of a millimetre or of what they are, which no gesture can
- * tell from them, and a third less text for a browser to read.
+ * The numbers that gestures on the board need, as JSON: to twelve digits, which no gesture can tell from all of them, and much less text
+ * for a browser to read.
  */
 final class BoardNumbers {
-    private static final double FINE = 1e9;
-    /** Smaller ones are scales and shares, of which every digit counts; larger ones would lose digits. */
-    private static final double LEAST = 0.01;
-    private static final double MOST = 1e6;
+    private static final int DIGITS = 12;
     private static final JsonMapper MAPPER = SheetJson.MAPPER.rebuild().addModule(new SimpleModule()
             .addSerializer(double.class, new Rounded()).addSerializer(Double.class, new Rounded())
             .addSerializer(double[].class, new AllRounded())).build();
@@ -27,7 +24,8 @@ final class BoardNumbers {
     }
 
     private static void write(double value, JsonGenerator out) {
-        double rounded = Math.abs(value) < MOST && Math.abs(value) > LEAST ? Math.rint(value * FINE) / FINE : value;
+        double fine = Math.pow(10, DIGITS - Math.ceil(Math.log10(Math.abs(value))));
+        double rounded = value == 0 || Double.isInfinite(fine) ? value : Math.rint(value * fine) / fine;
         if (rounded == (long) rounded) out.writeNumber((long) rounded);
         else out.writeNumber(rounded);
     }
