@@ -80,9 +80,10 @@ echo "| at 300 ppi, whole process | median s | range s | peak MB | file MB |"
 echo "|---|---|---|---|---|"
 for kind in png jpeg tiff webp pdf svg openraster; do measured 3 "A3 $kind" twelve --format $kind --out "$BENCH/a3.$kind"; done
 measured 3 "A3 slices" twelve --format png --extent boxes --out "$BENCH/slices.zip"
-for kind in png jpeg tiff pdf; do measured 1 "A1 $kind" hundred --format $kind --out "$BENCH/a1.$kind"; done
-measured 1 "A1 png, no paper" hundred --no-paper --format png --out "$BENCH/a1.bare.png"
-measured 1 "A1 layers" hundred --format openraster --out "$BENCH/a1.ora"
+for kind in png jpeg tiff pdf; do measured 3 "A1 $kind" hundred --format $kind --out "$BENCH/a1.$kind"; done
+measured 3 "A1 png, no paper" hundred --no-paper --format png --out "$BENCH/a1.bare.png"
+measured 3 "A1 layers" hundred --format openraster --out "$BENCH/a1.ora"
+measured 1 "one gigapixel, png" gigapixel --format png --out "$BENCH/gigapixel.png"
 if [ "${1:-}" = core ]; then
   java -cp "bench/target/classes:bench/target/lib/*" org.openjdk.jmh.Main -foe true
 fi

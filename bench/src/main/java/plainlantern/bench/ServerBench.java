@@ -66,7 +66,8 @@ public final class ServerBench {
         String picture = upload(Encoder.jpeg(Pixels.photo(1200, 800, panels), 0.9f, 300));
         shelve(id, List.of(picture));
         edit(id, "{\"kind\":\"lay-out\",\"where\":\"replace\",\"pattern\":{\"kind\":\"even-grid\",\"rows\":" + rows
-                + ",\"columns\":" + panels / rows + ",\"gapAcross\":0.5,\"gapDown\":0.5},\"margins\":{\"top\":5,\"right\":5,\"bottom\":5,\"left\":5}}");
+                + ",\"columns\":" + panels / rows + ",\"gapAcross\":0.5,\"gapDown\":0.5},"
+                + "\"margins\":{\"top\":5,\"right\":5,\"bottom\":5,\"left\":5}}");
         StringBuilder all = new StringBuilder("[");
         for (int i = 1; i <= panels; i++) all.append(i > 1 ? "," : "").append("\"p").append(i).append('"');
         edit(id, "{\"kind\":\"fill\",\"panels\":" + all + "],\"picture\":\"" + picture + "\"}");
@@ -233,6 +234,7 @@ public final class ServerBench {
         shelve(id, shas);
         for (int i = 0; i < 12; i++) edit(id, "{\"kind\":\"fill\",\"panels\":[\"p" + (i + 1) + "\"],\"picture\":\"" + shas.get(i) + "\"}");
         bundle(id, folder.resolve("twelve.lantern.zip"));
+        jobs(id);
         String twelve = "{\"kind\":\"set-tone\",\"of\":{\"panels\":[" + IntStream.rangeClosed(1, 12).mapToObj(i -> "\"p" + i + "\"")
                 .collect(Collectors.joining(",")) + "]},";
         edit(id, twelve + "\"temperature\":20,\"exposure\":0.3,\"contrast\":0.3,\"saturation\":0.2}");
@@ -253,6 +255,40 @@ public final class ServerBench {
         edit(id, "{\"kind\":\"set-shadow\",\"panels\":[" + String.join(",", all) + "],\"distance\":1.5,\"direction\":135,\"blur\":4}");
         bundle(id, folder.resolve("shadowed.lantern.zip"));
         large(folder, shas);
+        gigapixel(folder, shas);
+    }
+
+    /** The sheet as PNG at 300 ppi, as jobs of the running server. */
+    private void jobs(String id) throws Exception {
+        row("A3 PNG as a job, the first", new double[] {job(id, 1)});
+        row("A3 PNG as a job, again", new double[] {job(id, 1), job(id, 1), job(id, 1)});
+        row("two, one after the other", new double[] {job(id, 1) + job(id, 1), job(id, 1) + job(id, 1), job(id, 1) + job(id, 1)});
+        row("two at once", new double[] {job(id, 2), job(id, 2), job(id, 2)});
+    }
+
+    /** Until so many of them, ordered at once, are done. */
+    private double job(String id, int count) throws Exception {
+        return timed(() -> {
+            for (int i = 0; i < count; i++) form("/sheets/" + id + "/deliveries", "format=png&ppi=300&paper=on&extent=sheet");
+            while (Pattern.compile("data-state=\"(waiting|painting)\"").matcher(get("/sheets/" + id + "/deliveries")).find())
+                Thread.sleep(50);
+        });
+    }
+
+    /** One gigapixel at 300 ppi: 300 panels that cast shadows. */
+    private void gigapixel(Path folder, List<String> shas) throws Exception {
+        String id = newSheet("Hall", 3234, 2287);
+        edit(id, "{\"kind\":\"lay-out\",\"where\":\"replace\",\"pattern\":{\"kind\":\"even-grid\",\"rows\":15,\"columns\":20,"
+                + "\"gapAcross\":4,\"gapDown\":4}}");
+        shelve(id, shas);
+        for (int i = 0; i < shas.size(); i++) {
+            int first = i;
+            edit(id, "{\"kind\":\"fill\",\"panels\":[" + IntStream.range(0, 300).filter(n -> n % shas.size() == first)
+                    .mapToObj(n -> "\"p" + (n + 1) + "\"").collect(Collectors.joining(",")) + "],\"picture\":\"" + shas.get(i) + "\"}");
+        }
+        edit(id, "{\"kind\":\"set-shadow\",\"panels\":[" + IntStream.rangeClosed(1, 300).mapToObj(n -> "\"p" + n + "\"")
+                .collect(Collectors.joining(",")) + "],\"distance\":1.5,\"direction\":135,\"blur\":2}");
+        bundle(id, folder.resolve("gigapixel.lantern.zip"));
     }
 
     /** A1 with a hundred panels. */

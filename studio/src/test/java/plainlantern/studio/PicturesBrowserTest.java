@@ -17,6 +17,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import plainlantern.fitting.Sitting;
@@ -31,6 +32,42 @@ import plainlantern.sheet.Seat;
 
 /** Fill and Settle: pictures on the shelf, in panels, in vistas. */
 class PicturesBrowserTest extends Browsed {
+    /**
+     * Hundreds of panels: their cards are drawn as they come into sight, their pictures come once the page is there, and all of them can be
+     * selected, moved and put to the front as few can.
+     */
+    @Test
+    void hundredsOfPanelsArriveOneAfterTheOther() {
+        newSheet("300", "200", "mm", "150");
+        grid(20, 20);
+        bring(new FilePayload("Reeds.jpg", "image/jpeg", jpeg(1500, 900, 80)));
+        page.locator("#well").focus();
+        page.keyboard().press("Control+a");
+        page.locator(".shelf-picture").click();
+        assertThat(page.locator("#panels .panel.covered")).hasCount(400);
+        page.reload();
+        page.waitForSelector("html[data-ready]");
+        Locator cards = page.locator("#cards .card-panel");
+        assertThat(cards).hasCount(400);
+        assertThat(cards.first().locator("svg image")).hasAttribute("href", Pattern.compile("^/pictures/[0-9a-f]{64}/small$"));
+        assertThat(cards.last().locator("svg")).hasCount(0);
+        assertThat(page.locator("#panels image[data-waits]")).hasCount(0);
+        assertThat(page.locator("#panels image[href]")).hasCount(400);
+        cards.last().scrollIntoViewIfNeeded();
+        assertThat(cards.last().locator("svg image")).hasCount(1);
+        cards.last().click();
+        assertThat(page.locator("#tag")).containsText("Panel 400");
+        page.locator("#well").focus();
+        page.keyboard().press("1");
+        page.keyboard().press("Control+a");
+        page.keyboard().press("ArrowRight");
+        undoSays("Move 400 panels");
+        assertThat(cards.first().locator("svg")).hasCount(1);
+        page.keyboard().press("Control+z");
+        assertThat(page.locator("#undo")).hasAttribute("title", Pattern.compile("Undo Fill.*"));
+        assertThat(page.locator("#panels .panel.covered")).hasCount(400);
+    }
+
     /** Settle by keys, slider, turn handle and switch. */
     @Test
     void aPictureIsSettledByEveryMeans() {
