@@ -61,8 +61,8 @@ class PicturesBrowserTest extends Browsed {
         page.keyboard().press("1");
         page.keyboard().press("Control+a");
         page.keyboard().press("ArrowRight");
-        undoSays("Move 400 panels");
-        assertThat(cards.first().locator("svg")).hasCount(1);
+        undoSays("Move: 400 panels");
+        assertThat(cards.last().locator("svg")).hasCount(1);
         page.keyboard().press("Control+z");
         assertThat(page.locator("#undo")).hasAttribute("title", Pattern.compile("Undo Fill.*"));
         assertThat(page.locator("#panels .panel.covered")).hasCount(400);
