@@ -43,8 +43,9 @@ class ReportTest {
     /** Five thousand panels: what is off is found; its mend is offered, though trying it would take the whole sheet once more. */
     @Test
     void thousandsOfPanelsAreChecked() {
-        Sheet grid = after(Sheet.empty("Check", Unit.MM, 1030, 530, 300), "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid',"
-                + "'rows':50,'columns':100,'gapAcross':2,'gapDown':2},'margins':{'top':15,'right':15,'bottom':15,'left':15}}");
+        Sheet grid = after(Sheet.empty("Check", Unit.MM, 1030, 530, 300), "{'kind':'lay-out','where':'replace',"
+                + "'pattern':{'kind':'even-grid','rows':50,'columns':100,'gapAcross':2,'gapDown':2},"
+                + "'margins':{'top':15,'right':15,'bottom':15,'left':15}}");
         assertThat(grid.panels()).hasSize(Contents.MOST_ELEMENTS);
         assertThat(kind(grid, "Nearly aligned")).isEmpty();
         Sheet off = after(grid, "{'kind':'move-panels','panels':['p2550'],'dx':0.2,'dy':0}");

@@ -56,7 +56,8 @@ class UpgradeTest extends StudioTest {
         sheets.apply(id, member.id(), sheet -> new RenameSheet("Ebb"));
         Opened renamed = sheets.open(id, member.id());
         assertThat(renamed.sheet()).isEqualTo(before.named("Ebb"));
-        assertThat(db.sql("select jsonb_exists(document::jsonb, 'contents') from revision where sheet_id = :id order by number desc limit 1")
+        assertThat(db.sql("""
+                select jsonb_exists(document::jsonb, 'contents') from revision where sheet_id = :id order by number desc limit 1""")
                 .param("id", id)
                 .query(Boolean.class).single()).isTrue();
         sheets.step(id, member.id(), -1, renamed.version(), Optional.empty());
