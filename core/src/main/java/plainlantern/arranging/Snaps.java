@@ -65,7 +65,8 @@ public record Snaps(List<Line> lines, List<Even> evens) {
             List<Element> taken = sheet.elements().stream().filter(p -> dragged.contains(p.id())).toList();
             if (!taken.isEmpty() && !others.isEmpty()) {
                 List<Box> boxes = others.stream().map(Element::boundsOnSheet).toList();
-                for (Axis axis : Axis.values()) evens.addAll(evens(boxes, axis, Groups.box(taken)));
+                Boxes places = new Boxes(boxes);
+                for (Axis axis : Axis.values()) evens.addAll(evens(boxes, places, axis, Groups.box(taken)));
             }
         }
         return new Snaps(lines, evens);
@@ -140,11 +141,10 @@ public record Snaps(List<Line> lines, List<Even> evens) {
                 new Line(a.axis(), a.at(), Math.min(a.from(), b.from()), Math.max(a.to(), b.to()), a.catches(), a.why()));
     }
 
-    private static List<Even> evens(List<Box> boxes, Axis axis, Box moving) {
+    private static List<Even> evens(List<Box> boxes, Boxes places, Axis axis, Box moving) {
         double size = axis.size(moving);
         Axis other = axis.other();
         List<Even> evens = new ArrayList<>();
-        Boxes places = new Boxes(boxes);
         Box all = Box.union(boxes);
         for (Box a : boxes) {
             Box b = next(boxes, places, all, a, axis, other);

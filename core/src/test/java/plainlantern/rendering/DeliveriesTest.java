@@ -63,6 +63,8 @@ import plainlantern.sheet.Sheet;
 class DeliveriesTest {
     private static final BufferedImage TIDE = Painted.scene(600, 400, BufferedImage.TYPE_3BYTE_BGR);
     private static final PictureSource SOURCE = (id, share) -> TIDE;
+    /** All of the picture is seen in each panel. */
+    private static final String CONTAINED = "{'kind':'set-fit','panels':['p1','p2','p3'],'fit':'contain'}";
 
     /** Panels with shadows and rims, one that multiplies, words on a plate, a rule; the first and the last name need escaping. */
     private static Sheet sheet() {
@@ -117,7 +119,11 @@ class DeliveriesTest {
         String text = new String(svg, StandardCharsets.UTF_8);
         assertThat(text.split("data:image/jpeg", -1)).hasSize(2);
         assertThat(text.split("<use ", -1)).hasSize(4);
-        assertThat(Delivery.of(Format.SVG, 50).file(Page.of(Scene.of(sheet())), SOURCE).length).isLessThan(svg.length / 2);
+        // One panel in which all of the picture is seen.
+        Sheet whole = after(sheet(), "{'kind':'lay-out','where':'replace','agreed':true,'pattern':{'kind':'even-grid','rows':1,'columns':1,"
+                + "'gapAcross':0,'gapDown':0}}", "{'kind':'set-fit','panels':['p1'],'fit':'contain'}");
+        assertThat(Delivery.of(Format.SVG, 50).file(Page.of(Scene.of(whole)), SOURCE).length)
+                .isLessThan(delivered(whole, Format.SVG, true).length / 3);
         String bare = new String(delivered(sheet(), Format.SVG, false), StandardCharsets.UTF_8);
         assertThat(bare).doesNotContain("clip-paper");
         assertThat(new String(delivered(Sheet.empty("Empty", Unit.MM, 20, 20, 254), Format.SVG, false), StandardCharsets.UTF_8))
@@ -299,7 +305,7 @@ class DeliveriesTest {
     void aJpegIsPassedThrough() throws Exception {
         byte[] file = Encoder.jpeg(TIDE, 0.8f, 300);
         PictureSource source = new DecodedPictures(id -> file);
-        Sheet whole = after(sheet(), "{'kind':'set-fit','panels':['p1','p2','p3'],'fit':'contain'}");
+        Sheet whole = after(sheet(), CONTAINED);
         for (int ppi : new int[] {1200, 100}) {
             try (PDDocument read = Loader.loadPDF(Delivery.of(Format.PDF, ppi).file(Page.of(Scene.of(whole)), source))) {
                 List<byte[]> jpegs = new ArrayList<>();
@@ -311,7 +317,7 @@ class DeliveriesTest {
                 }
                 assertThat(jpegs).hasSize(1);
                 if (ppi == 1200) assertThat(jpegs.get(0)).isEqualTo(file);
-                else assertThat(ImageIO.read(new ByteArrayInputStream(jpegs.get(0))).getWidth()).isLessThan(200);
+                else assertThat(ImageIO.read(new ByteArrayInputStream(jpegs.get(0))).getWidth()).isBetween(80, 90);
             }
         }
     }

@@ -42,12 +42,13 @@ class Answers {
 
     /** All of a page's elements as the board draws them. */
     static List<String> boards(List<BoardPainter> drawn) {
-        return drawn.stream().map(p -> p.board(BOARD)).map(svg -> drawn.size() > LineUpView.MANY ? waiting(svg) : svg).toList();
+        boolean many = drawn.size() > LineUpView.MANY;
+        return drawn.stream().map(p -> many ? waiting(p.board(CARD)) : p.board(BOARD)).toList();
     }
 
     /** Its pictures wait until the page is there: see view.js. */
     private static String waiting(String svg) {
-        return svg.replace(" href=\"/pictures/", " data-waits=\"/pictures/").replace("/medium\"", "/small\"");
+        return svg.replace(" href=\"/pictures/", " data-waits=\"/pictures/");
     }
 
     /** @param whole whether everything is drawn, because the page showed another version than the edit met */

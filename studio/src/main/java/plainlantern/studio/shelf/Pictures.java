@@ -66,10 +66,10 @@ public class Pictures {
 
     /** Pixels along the longer side of what is painted while a slider moves. */
     private static final int LIVE = 512;
-    /** So many small previews are kept, decoded, for one painting. */
-    static final int SMALL_KEPT = 32;
     /** The same where a tone looks at the surroundings of each pixel, which takes twice as long. */
     private static final int LIVE_LOCAL = 384;
+    /** So many small previews are kept, decoded, for one painting. */
+    static final int SMALL_KEPT = 32;
 
     private final PictureStore store;
     private final TransactionTemplate transaction;
