@@ -1,6 +1,6 @@
 // A line on the board: left of it the pictures are as they were before their tones. It is moved by its handle.
-import { sheet, watch } from "./sheet.js";
-import { view, toScreen } from "./view.js";
+import { sheet, watch, display, plain, wanted } from "./sheet.js";
+import { view, toScreen, sharpen } from "./view.js";
 
 const well = document.getElementById("well");
 const board = document.getElementById("board");
@@ -39,9 +39,9 @@ function draw() {
   // What the copy refers to is what the board refers to: two of one name would be one too many for scripts.
   for (const node of before.lastElementChild.querySelectorAll("[id]")) node.removeAttribute("id");
   for (const node of before.querySelectorAll("[data-id]")) node.removeAttribute("data-id");
-  for (const image of before.querySelectorAll("image[data-before]"))
-    image.setAttribute("href", `${image.dataset.before}/${image.getAttribute("href").match(/[^/]+$/)[0]}`);
+  for (const image of before.querySelectorAll("image[data-picture]")) display(image, image.dataset.before ? plain(image) : wanted(image));
   board.append(before);
+  sharpen();
   cut();
 }
 

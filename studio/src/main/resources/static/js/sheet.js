@@ -49,14 +49,22 @@ const pixels = (href) => href.replace(/[^/]+$/, "");
 /** The address that an image shows, or will show once it is there. */
 export const wanted = (image) => image.dataset.waits || image.getAttribute("href");
 
+/** The address of an image's picture without its tones, which nothing is painted for as it moves. */
+export const plain = (image) => image.dataset.before + wanted(image).match(/\/[^/]+$/)[0].replace("live", "medium");
+
+/** Shows an address now; what was waited for is not shown any more. */
+export function display(image, href) {
+  delete image.dataset.waits;
+  image.setAttribute("href", href);
+}
+
 /** Shows other pixels as soon as they are there; until then those that are shown stay, and whoever asks last is heard. */
 export function load(image, href) {
   image.dataset.waits = href;
   const loader = new Image();
   loader.onload = loader.onerror = () => {
     if (image.dataset.waits !== href) return;
-    delete image.dataset.waits;
-    image.setAttribute("href", href);
+    display(image, href);
   };
   loader.src = href;
 }

@@ -1,5 +1,5 @@
 // Tone: pictures are chosen here and toned from the bench. While a slider moves, the board shows what the edit would give.
-import { sheet, select, ids, panel, group, pick, watch, load } from "./sheet.js";
+import { sheet, select, ids, panel, group, pick, watch, load, display, plain, wanted } from "./sheet.js";
 import { edit, ask, previewer } from "./server.js";
 import { onBench, clearProblems, problemAt } from "./bench-parts.js";
 import { say } from "./notes.js";
@@ -42,7 +42,7 @@ const live = previewer((seen) => {
   const next = document.createElement("template");
   const same = new Set(lent.keys());
   const paint = (shown, href) => {
-    if (!lent.has(shown)) lent.set(shown, shown.getAttribute("href"));
+    if (!lent.has(shown)) lent.set(shown, wanted(shown));
     same.delete(shown);
     load(shown, swift(href));
   };
@@ -202,10 +202,10 @@ const painted = new Map();
 function before(shown) {
   for (const image of document.querySelectorAll("#ground image[data-before], #panels image[data-before]")) {
     if (shown) {
-      painted.set(image, image.getAttribute("href"));
-      image.setAttribute("href", `${image.dataset.before}/${image.getAttribute("href").match(/[^/]+$/)[0]}`);
+      painted.set(image, wanted(image));
+      display(image, plain(image));
     } else if (painted.has(image)) {
-      image.setAttribute("href", painted.get(image));
+      load(image, painted.get(image));
     }
   }
   if (!shown) painted.clear();
@@ -233,17 +233,24 @@ onBench("#tone-split", (button) => {
   });
 });
 
-// The histogram, of what is shown on the bench.
+// The histogram, of what is shown on the bench. Drawn anew it shows what it showed, until it is told better: nothing jumps.
 let asked = 0;
+let last = {};
 async function histogram() {
   const place = document.getElementById("histogram");
   if (!place || sheet.stage !== "tone") return;
   const mine = ++asked;
-  const words = { panels: sheet.selected.slice(0, 1), layer: sheet.layer, whole: sheet.whole };
-  const seen = await ask(`/sheets/${sheet.id}/histogram?${new URLSearchParams(words)}`).catch(() => null);
+  const words = new URLSearchParams({ panels: sheet.selected.slice(0, 1), layer: sheet.layer, whole: sheet.whole }).toString();
+  if (last.words === words) count(place, last);
+  const seen = await ask(`/sheets/${sheet.id}/histogram?${words}`).catch(() => null);
   if (mine !== asked || !seen || !place.isConnected) return;
-  place.querySelector("svg").innerHTML = seen.paths.map((d, i) => `<path class="${["red", "green", "blue"][i]}" d="${d}"/>`).join("");
-  place.querySelector("p").textContent = seen.says;
+  last = { ...seen, words };
+  count(place, last);
+}
+
+function count(place, { paths, says }) {
+  place.querySelector("svg").innerHTML = paths.map((d, i) => `<path class="${["red", "green", "blue"][i]}" d="${d}"/>`).join("");
+  place.querySelector("p").textContent = says;
 }
 onBench("#histogram", histogram);
 watch((what) => what === "sheet" && histogram());

@@ -1,5 +1,5 @@
 // Where the sheet is on the screen: zoom, pan, rulers, and previews with enough pixels for what is shown.
-import { sheet, changed, groups, watch, wanted, load } from "./sheet.js";
+import { sheet, changed, watch, wanted, load, display } from "./sheet.js";
 import { rulerMarks } from "./ruler-marks.js";
 
 const well = document.getElementById("well");
@@ -99,8 +99,7 @@ const EACH = 400;
 function arrive() {
   const waiting = [...document.querySelectorAll("#panels image[data-waits]:not([href])")].slice(0, EACH);
   for (const image of waiting) {
-    image.setAttribute("href", image.dataset.waits);
-    delete image.dataset.waits;
+    display(image, image.dataset.waits);
   }
   if (waiting.length) requestAnimationFrame(arrive);
 }
@@ -108,9 +107,8 @@ arrive();
 
 /** Asks for larger previews where the present ones have fewer pixels than the screen shows. */
 export function sharpen() {
-  for (const part of [document.getElementById("ground"), ...groups()]) {
-    for (const image of part.querySelectorAll("image[data-picture]")) sharper(image);
-  }
+  for (const image of document.querySelectorAll("#ground image[data-picture], #panels image[data-picture], #before image[data-picture]"))
+    sharper(image);
 }
 
 function sharper(image) {

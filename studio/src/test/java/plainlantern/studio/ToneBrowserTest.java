@@ -111,6 +111,7 @@ class ToneBrowserTest extends Browsed {
         click(panel(1));
         page.locator("#tone-mono").check();
         undoSays("Black and white: Panel 2");
+        assertThat(page.locator("#panels image").nth(1)).hasAttribute("href", Pattern.compile("/pictures/[0-9a-f]{64}/[\\w-]{20,}/\\w+"));
         String after = shown(1);
         page.locator("#well").focus();
         page.keyboard().down("b");
