@@ -68,7 +68,7 @@ public final class DecodedPictures implements PictureSource {
         return kept(id + '/' + shrink + "/deep", () -> {
             byte[] bytes = originals.apply(id);
             PictureFile file = PictureReader.inspect(id, bytes);
-            return file.deep() ? PictureReader.deep(id, bytes, file) : image(id, shrink, () -> bytes);
+            return file.stored().deep() ? PictureReader.deep(id, bytes, file, shrink) : image(id, shrink, () -> bytes);
         });
     }
 

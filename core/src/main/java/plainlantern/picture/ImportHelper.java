@@ -12,6 +12,7 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
 import plainlantern.asking.BadInput;
+import plainlantern.picture.PictureFile.Stored;
 import plainlantern.picture.Previews.Level;
 import plainlantern.sheet.Focal;
 import plainlantern.sheet.Foot;
@@ -86,8 +87,9 @@ public final class ImportHelper {
         out.writeByte(file.orientation().ordinal());
         out.writeBoolean(file.srgb());
         out.writeUTF(file.taken().map(LocalDateTime::toString).orElse(""));
-        out.writeByte(file.pixelBytes());
-        out.writeBoolean(file.deep());
+        out.writeByte(file.stored().bytes());
+        out.writeBoolean(file.stored().deep());
+        out.writeInt(file.stored().rows());
         out.writeByte(imported.previews().size());
         for (Map.Entry<Level, byte[]> preview : imported.previews().entrySet()) {
             out.writeByte(preview.getKey().ordinal());
@@ -112,7 +114,7 @@ public final class ImportHelper {
         boolean srgb = in.readBoolean();
         String taken = in.readUTF();
         PictureFile file = new PictureFile(kind, width, height, orientation, srgb, taken.isEmpty() ? Optional.empty()
-                : Optional.of(LocalDateTime.parse(taken)), in.readByte(), in.readBoolean());
+                : Optional.of(LocalDateTime.parse(taken)), new Stored(in.readByte(), in.readBoolean(), in.readInt()));
         Map<Level, byte[]> previews = new EnumMap<>(Level.class);
         for (int left = in.readByte(); left > 0; left--) {
             Level level = Level.values()[in.readByte()];

@@ -10,17 +10,36 @@ import java.util.Optional;
  * @param height     pixels down, upright
  * @param srgb       whether its colours are known to be sRGB as they stand
  * @param taken      when it was taken, by the camera's clock: EXIF 2.32 tag 0x9003
- * @param pixelBytes that a pixel takes as its decoder gives it
- * @param deep       whether it has more than eight bits a channel
  */
 public record PictureFile(FileKind kind, int width, int height, Orientation orientation, boolean srgb,
-        Optional<LocalDateTime> taken, int pixelBytes, boolean deep) {
+        Optional<LocalDateTime> taken, Stored stored) {
     private static final int RGB = 3;
     private static final int OURS = 4;
 
+    /**
+     * How its pixels come out of its decoder.
+     *
+     * @param bytes that a pixel takes
+     * @param deep  whether it has more than eight bits a channel
+     * @param rows  that can be read without those below them, 0 where it can only be read whole
+     */
+    public record Stored(int bytes, boolean deep, int rows) {
+        private static final int AT_ONCE = 64;
+
+        /** Rows that are read at once where the picture is wanted smaller, 0 where it is read whole. */
+        public int band() {
+            return rows == 0 ? 0 : (AT_ONCE + rows - 1) / rows * rows;
+        }
+    }
+
     /** Whether it can be decoded to a half, a quarter or an eighth from the start. */
     public boolean shrinks() {
-        return kind == FileKind.JPEG && pixelBytes <= RGB && FastJpeg.available();
+        return kind == FileKind.JPEG && stored.bytes <= RGB && FastJpeg.available();
+    }
+
+    /** Whether it can be read in bands of rows, each made smaller as soon as it is there. */
+    public boolean banded() {
+        return stored.rows > 0;
     }
 
     /**
@@ -29,16 +48,17 @@ public record PictureFile(FileKind kind, int width, int height, Orientation orie
      */
     public long reading(int shrink) {
         long turned = orientation == Orientation.TOP_LEFT ? 0 : OURS;
-        return pixels(shrink) * (srgb && (shrinks() || plain()) ? RGB + turned : pixelBytes + OURS + turned);
+        if (banded() && shrink > 1) return pixels(shrink) * (OURS + turned) * (stored.deep ? 2 : 1)
+                + (long) stored.band() * Math.max(width, height) * (stored.bytes + 2 * OURS);
+        return pixels(shrinks() ? shrink : 1) * (srgb && (shrinks() || plain()) ? RGB + turned : stored.bytes + OURS + turned);
     }
 
     /** Whether it is decoded into our own form at once. */
     boolean plain() {
-        return kind == FileKind.PNG && pixelBytes == RGB;
+        return kind == FileKind.PNG && stored.bytes == RGB;
     }
 
-    private long pixels(int shrink) {
-        int by = shrinks() ? shrink : 1;
+    private long pixels(int by) {
         return (long) ((width + by - 1) / by) * ((height + by - 1) / by);
     }
 }

@@ -25,6 +25,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.BiFunction;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
@@ -32,6 +33,7 @@ import javax.imageio.ImageTypeSpecifier;
 import javax.imageio.event.IIOReadWarningListener;
 import javax.imageio.stream.ImageInputStream;
 import plainlantern.asking.BadInput;
+import plainlantern.picture.PictureFile.Stored;
 
 /** Reads picture files that nobody vouches for. Every refusal is a {@link BadInput} that names the file and the reason. */
 public final class PictureReader {
@@ -78,7 +80,7 @@ public final class PictureReader {
             ImageTypeSpecifier raw = raw(reader);
             int pixelBytes = pixelBytes(raw);
             return new PictureFile(kind, swap ? height : width, swap ? width : height, orientation, srgb(kind, bytes, pixelBytes),
-                    taken(metadata), pixelBytes, raw.getBitsPerBand(0) > 8);
+                    taken(metadata), new Stored(pixelBytes, raw.getBitsPerBand(0) > 8, Bands.free(kind, bytes, metadata, height)));
         });
     }
 
@@ -96,20 +98,29 @@ public final class PictureReader {
         if (file.shrinks()) {
             Optional<BufferedImage> fast = FastJpeg.decode(bytes, shrink >= 8 ? 8 : shrink >= 4 ? 4 : shrink >= 2 ? 2 : 1);
             if (fast.isPresent()) {
-                Optional<ICC_Profile> told = file.srgb() ? Optional.empty() : JpegColours.profile(bytes, file.pixelBytes());
+                Optional<ICC_Profile> told = file.srgb() ? Optional.empty() : JpegColours.profile(bytes, file.stored().bytes());
                 return file.orientation().upright(Srgb.bytes(fast.get(), told));
             }
         }
-        BufferedImage stored = stored(fileName, bytes, file);
-        return file.orientation().upright(Srgb.bytes(stored, told(bytes, file)));
+        return read(fileName, bytes, file, shrink, Srgb::bytes);
     }
 
     /**
-     * As {@link #decode(String, byte[], PictureFile)}, with samples of sixteen bits where the file has as many: interleaved in the same
-     * order.
+     * As {@link #decode(String, byte[], PictureFile, double)}, with samples of sixteen bits where the file has as many: interleaved in the
+     * same order.
      */
-    static BufferedImage deep(String fileName, byte[] bytes, PictureFile file) {
-        return file.orientation().upright(Srgb.shorts(stored(fileName, bytes, file), told(bytes, file)));
+    static BufferedImage deep(String fileName, byte[] bytes, PictureFile file, double shrink) {
+        return read(fileName, bytes, file, shrink, Srgb::shorts);
+    }
+
+    private static BufferedImage read(String fileName, byte[] bytes, PictureFile file, double shrink,
+            BiFunction<BufferedImage, Optional<ICC_Profile>, BufferedImage> ours) {
+        Optional<ICC_Profile> told = told(bytes, file);
+        int by = Integer.highestOneBit((int) Math.min(8, shrink));
+        BufferedImage image = file.banded() && by > 1
+                ? reading(fileName, bytes, file, reader -> Bands.read(reader, file, by, band -> ours.apply(band, told)))
+                : ours.apply(stored(fileName, bytes, file), told);
+        return file.orientation().upright(image);
     }
 
     private static Optional<ICC_Profile> told(byte[] bytes, PictureFile file) {
@@ -122,10 +133,15 @@ public final class PictureReader {
     }
 
     private static BufferedImage stored(String fileName, byte[] bytes, PictureFile file) {
+        return reading(fileName, bytes, file, reader -> inks(file) ? JpegInks.srgb(bytes, reader.readRaster(0, null))
+                : reader.read(0, plainly(file, reader)));
+    }
+
+    private static BufferedImage reading(String fileName, byte[] bytes, PictureFile file, Reading<BufferedImage> reading) {
         return withReader(fileName, bytes, file.kind(), reader -> {
             AtomicReference<String> warning = new AtomicReference<>();
             reader.addIIOReadWarningListener((IIOReadWarningListener) (source, text) -> warning.set(text));
-            BufferedImage image = inks(file) ? JpegInks.srgb(bytes, reader.readRaster(0, null)) : reader.read(0, plainly(file, reader));
+            BufferedImage image = reading.from(reader);
             if (warning.get() != null && warning.get().toLowerCase(Locale.ROOT).matches(".*(premature|truncat|unexpected end|eof).*")) {
                 throw refused(fileName, "is cut off: its last part is missing.");
             }
@@ -134,7 +150,7 @@ public final class PictureReader {
     }
 
     private static boolean inks(PictureFile file) {
-        return file.kind() == FileKind.JPEG && file.pixelBytes() == 4;
+        return file.kind() == FileKind.JPEG && file.stored().bytes() == 4;
     }
 
     /** A PNG of three bytes a pixel is decoded into our own form at once, which spares a copy of all its pixels. */

@@ -224,6 +224,11 @@ public final class Resample {
         tile.finer().orElseThrow()[i] = lower;
     }
 
+    /** A row of an image: light, 0 to 255, alpha multiplied in; blue, green, red and, where there is one, alpha. */
+    static float[] line(BufferedImage image, int row) {
+        return Source.of(image, 1, 1, new Box(0, row, image.getWidth(), 1), true).line(0);
+    }
+
     static int level(float value, int most) {
         int rounded = (int) (value + 0.5f);
         return rounded < 0 ? 0 : Math.min(rounded, most);

@@ -15,9 +15,10 @@ import plainlantern.sheet.Treatment;
  *
  * @param bytes        of the file
  * @param readingBytes of memory that decoding it takes; null for pictures of before that was kept
+ * @param band         rows that are read at once where it is wanted smaller, 0 where it is read whole; null likewise
  */
 record PictureRow(String sha, String fileKind, int width, int height, LocalDateTime taken, Double focalX, Double focalY,
-                         Double footLeft, Double footRight, Double footDown, long bytes, Long readingBytes) {
+                         Double footLeft, Double footRight, Double footDown, long bytes, Long readingBytes, Integer band) {
     private static final int RGB = 3;
     private static final int OURS = 4;
     /** Sixteen bits for each of four channels, ours, and turned. */
@@ -31,7 +32,7 @@ record PictureRow(String sha, String fileKind, int width, int height, LocalDateT
         return new PictureRow(sha, file.kind().name(), file.width(), file.height(), file.taken().orElse(null),
                 proposed.map(Focal::x).orElse(null), proposed.map(Focal::y).orElse(null),
                 foot.map(Foot::left).orElse(null), foot.map(Foot::right).orElse(null), foot.map(Foot::down).orElse(null), bytes,
-                file.reading(1));
+                file.reading(1), file.stored().band());
     }
 
     /** The picture under a name, as it comes onto a shelf. */
@@ -48,7 +49,9 @@ record PictureRow(String sha, String fileKind, int width, int height, LocalDateT
     long reading(int shrink, boolean toned) {
         long pixels = (long) width * height;
         long whole = readingBytes == null ? pixels * WORST : readingBytes;
+        int side = Math.min(width, height);
         long deeper = deep(toned) ? 2 * OURS * pixels : 0;
+        if (shrink > 1 && banded()) return (whole + deeper) / ((long) shrink * shrink) + whole / side * Math.min(side, band) + FETCHED * bytes;
         return (shrinks(whole) ? whole / ((long) shrink * shrink) : whole + deeper) + FETCHED * bytes;
     }
 
@@ -57,7 +60,11 @@ record PictureRow(String sha, String fileKind, int width, int height, LocalDateT
         long pixels = (long) width * height;
         long whole = readingBytes == null ? pixels * WORST : readingBytes;
         long held = pixels * (deep(toned) ? 2 * OURS : whole <= pixels * (RGB + OURS) ? RGB : OURS);
-        return shrinks(whole) ? held / ((long) shrink * shrink) : held;
+        return shrinks(whole) || banded() ? held / ((long) shrink * shrink) : held;
+    }
+
+    private boolean banded() {
+        return band != null && band > 0;
     }
 
     /** Whether its pixels may have sixteen bits a channel, which only tones make use of. */

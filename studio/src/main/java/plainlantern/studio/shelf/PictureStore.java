@@ -21,7 +21,7 @@ public class PictureStore {
     public static final String ORIGINAL = "original";
 
     private static final String COLUMNS = "p.sha, p.file_kind, p.width, p.height, p.taken, p.focal_x, p.focal_y, "
-            + "p.foot_left, p.foot_right, p.foot_down, p.bytes, p.reading_bytes";
+            + "p.foot_left, p.foot_right, p.foot_down, p.bytes, p.reading_bytes, p.band";
 
     private final JdbcClient db;
     private final JdbcTemplate plain;
@@ -68,9 +68,9 @@ public class PictureStore {
     void add(PictureRow picture, String mediaType, Path file, Map<String, Data> previews) throws IOException {
         int added = db.sql("""
                 insert into picture (sha, file_kind, width, height, taken, focal_x, focal_y,
-                    foot_left, foot_right, foot_down, bytes, reading_bytes)
+                    foot_left, foot_right, foot_down, bytes, reading_bytes, band)
                 values (:sha, :file_kind, :width, :height, :taken, :focal_x, :focal_y,
-                    :foot_left, :foot_right, :foot_down, :bytes, :reading)
+                    :foot_left, :foot_right, :foot_down, :bytes, :reading, :band)
                 on conflict do nothing
                 """).param("sha", picture.sha()).param("file_kind", picture.fileKind())
                 .param("width", picture.width()).param("height", picture.height())
@@ -78,7 +78,7 @@ public class PictureStore {
                         .param("focal_y", picture.focalY(), Types.DOUBLE)
                 .param("foot_left", picture.footLeft(), Types.DOUBLE).param("foot_right", picture.footRight(), Types.DOUBLE)
                         .param("foot_down", picture.footDown(), Types.DOUBLE)
-                .param("bytes", picture.bytes()).param("reading", picture.readingBytes()).update();
+                .param("bytes", picture.bytes()).param("reading", picture.readingBytes()).param("band", picture.band(), Types.INTEGER).update();
         if (added == 0) return;
         String insert = "insert into picture_data (sha, kind, media_type, data) values (?, ?, ?, ?)";
         try (InputStream in = Files.newInputStream(file)) {

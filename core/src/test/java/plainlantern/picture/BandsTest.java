@@ -1,0 +1,85 @@
+package plainlantern.picture;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.awt.image.BufferedImage;
+import java.io.File;
+import java.nio.file.Files;
+import java.util.Arrays;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import plainlantern.Painted;
+import plainlantern.asking.BadInput;
+
+/** PNG and TIFF files are made smaller while their rows come in: as libvips' own mean over areas of light makes them. */
+class BandsTest {
+    private static BufferedImage decoded(byte[] bytes, PictureFile file, double shrink) {
+        return PictureReader.decode("in", bytes, file, shrink);
+    }
+
+    @Test
+    void aMeanOverAreasAsLibvipsHasIt(@TempDir File folder) throws Exception {
+        ImageIO.write(Painted.scene(1200, 800, BufferedImage.TYPE_3BYTE_BGR), "png", new File(folder, "rgb.png"));
+        Painted.run(folder, "vips", "colourspace", "rgb.png", "grey.png", "b-w");
+        Painted.run(folder, "vips", "colourspace", "rgb.png", "deep.png", "rgb16");
+        Painted.run(folder, "vips", "copy", "rgb.png", "strips.tif[compression=lzw]");
+        Painted.run(folder, "vips", "copy", "rgb.png", "tiles.tif[tile,compression=deflate]");
+        for (String name : new String[] {"rgb.png", "grey.png", "deep.png", "strips.tif", "tiles.tif"}) {
+            byte[] bytes = Files.readAllBytes(new File(folder, name).toPath());
+            PictureFile file = PictureReader.inspect(name, bytes);
+            assertThat(file.banded()).as(name).isTrue();
+            for (int shrink : new int[] {2, 4, 8}) {
+                Painted.run(folder, "vips", "colourspace", name, "light.v", "scrgb");
+                Painted.run(folder, "vips", "shrink", "light.v", "small.v", "" + shrink, "" + shrink);
+                Painted.run(folder, "vips", "colourspace", "small.v", "out.png", "srgb");
+                BufferedImage theirs = ImageIO.read(new File(folder, "out.png"));
+                BufferedImage ours = decoded(bytes, file, shrink);
+                assertThat(ours.getWidth()).isEqualTo(1200 / shrink);
+                assertThat(Painted.difference(ours, theirs)).as("%s by %d", name, shrink).isLessThan(0.3);
+                PictureFile huge = new PictureFile(file.kind(), 20_000, 12_000, file.orientation(), file.srgb(), file.taken(),
+                        file.stored());
+                assertThat(huge.reading(shrink)).isLessThan(huge.reading(1) / shrink);
+            }
+            BufferedImage deep = PictureReader.deep(name, bytes, file, 2);
+            assertThat(Srgb.deep(deep)).isEqualTo(name.equals("deep.png"));
+            if (Srgb.deep(deep)) {
+                BufferedImage flat = decoded(bytes, file, 2);
+                int[] fine = deep.getRaster().getPixels(0, 0, 600, 400, (int[]) null);
+                int[] coarse = flat.getRaster().getPixels(0, 0, 600, 400, (int[]) null);
+                for (int i = 0; i < fine.length; i++) assertThat(fine[i] / 257.0).isBetween(coarse[i] - 1.0, coarse[i] + 1.0);
+            }
+        }
+    }
+
+    /** What is transparent has no share in the colour, and sides that cannot be divided are covered to their last pixel. */
+    @Test
+    void transparencyAndOddSides() throws Exception {
+        BufferedImage image = new BufferedImage(701, 333, BufferedImage.TYPE_4BYTE_ABGR);
+        for (int y = 0; y < 333; y++) for (int x = 0; x < 701; x++) image.setRGB(x, y, x % 2 == 0 ? 0xFF3366CC : 0x00FFFFFF);
+        for (int x = 690; x < 701; x++) for (int y = 0; y < 333; y++) image.setRGB(x, y, 0xFFFFFFFF);
+        byte[] png = Encoder.png(image, 72);
+        BufferedImage small = decoded(png, PictureReader.inspect("in", png), 2);
+        assertThat(small.getWidth()).isEqualTo(351);
+        assertThat(small.getHeight()).isEqualTo(167);
+        assertThat(small.getRGB(20, 90) & 0xFFFFFF).isEqualTo(0x3366CC);
+        assertThat(small.getRGB(20, 90) >>> 24).isBetween(126, 129);
+        assertThat(small.getRGB(350, 166)).isEqualTo(0xFFFFFFFF);
+    }
+
+    /** Half a file is refused in bands as it is whole; an interlaced one is read whole and is the same picture. */
+    @Test
+    void cutOffAndInterlaced(@TempDir File folder) throws Exception {
+        ImageIO.write(Painted.scene(600, 400, BufferedImage.TYPE_3BYTE_BGR), "png", new File(folder, "in.png"));
+        Painted.run(folder, "vips", "copy", "in.png", "laced.png[interlace]");
+        byte[] plain = Files.readAllBytes(new File(folder, "in.png").toPath());
+        byte[] laced = Files.readAllBytes(new File(folder, "laced.png").toPath());
+        PictureFile file = PictureReader.inspect("laced.png", laced);
+        assertThat(file.banded()).isFalse();
+        assertThat(Painted.difference(decoded(laced, file, 4), decoded(plain, PictureReader.inspect("in.png", plain), 1))).isZero();
+        byte[] half = Arrays.copyOf(plain, plain.length / 2);
+        assertThatThrownBy(() -> decoded(half, PictureReader.inspect("in.png", half), 4)).isInstanceOf(BadInput.class)
+                .hasMessageContaining("cut off");
+    }
+}
