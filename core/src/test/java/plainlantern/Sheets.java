@@ -41,6 +41,7 @@ import plainlantern.sheet.Float;
 import plainlantern.sheet.Focal;
 import plainlantern.sheet.Frame;
 import plainlantern.sheet.Guides;
+import plainlantern.sheet.Glaze;
 import plainlantern.sheet.Holder;
 import plainlantern.sheet.HueRange;
 import plainlantern.sheet.Layout;
@@ -67,6 +68,7 @@ import plainlantern.sheet.Stop;
 import plainlantern.sheet.Styles;
 import plainlantern.sheet.Swatch;
 import plainlantern.sheet.Texture;
+import plainlantern.sheet.Through;
 import plainlantern.sheet.Tone;
 import plainlantern.sheet.Treatment;
 import plainlantern.sheet.Vignette;
@@ -108,17 +110,17 @@ public final class Sheets {
         List<Element> elements = new ArrayList<>();
         List<Function<Chance, Element>> kinds = List.of(c -> panel(c, vista), c -> panel(c, vista),
                 c -> Float.of(panel(c, vista)), Sheets::caption,
-                Sheets::rule);
+                Sheets::rule, Sheets::glaze);
         for (int i = 0; i < kinds.size(); i++) if (chance.whole(0, 7) > 0) elements.add(numbered(kinds.get(i).apply(chance), i + 1));
         if (chance.whole(0, 3) > 0) elements.replaceAll(e -> e.id().equals("p1") ? beside(e, 50) : e.id().equals("p2") ? beside(e,
                 114) : e);
         for (Element more : chance.list(0, 3, c -> kinds.get(c.whole(0, kinds.size() - 1)).apply(c))) {
-            elements.add(numbered(more, 6 + elements.size()));
+            elements.add(numbered(more, 7 + elements.size()));
         }
         Frame frame = new Frame(new Point(length(chance, 0, 200), 90), 400, 300, length(chance, -40, 40), chance.flag());
         List<Vista> vistas = List.of(new Vista(VISTA, DAWN.id(), frame, chance.flag(),
                 chance.of(Treatment.NONE, Treatment.NONE.toned(TONE)),
-                chance.whole(0, 3) > 0 ? Optional.empty() : Optional.of(plane(chance))));
+                chance.flag() ? Optional.empty() : Optional.of(plane(chance))));
         boolean both = List.of("p1", "p2").stream().allMatch(id -> elements.stream().anyMatch(e -> e.id().equals(id)));
         List<Layout> layouts = !both || chance.flag() ? List.of()
                 : List.of(new Layout(new EvenGrid(1, 2, 2, 0), Optional.empty(), 0, Optional.empty(), List.of("p1", "p2")));
@@ -131,6 +133,13 @@ public final class Sheets {
         SheetFormat format = new SheetFormat(chance.text(20), chance.of(Unit.values()), length(chance, 5, 3000), length(chance, 5, 3000),
                 length(chance, 30, 1200), 3, new Margins(1, 2.5, 0, 1 / 3.0));
         return new Sheet(format, contents, styles, Guides.FIRST, Limits.FIRST);
+    }
+
+    private static Element glaze(Chance chance) {
+        Holder form = panel(chance, false);
+        Tone tone = chance.whole(0, 2) > 0 ? Tone.NEUTRAL : TONE.following(chance.flag() ? Optional.of("t1") : Optional.empty());
+        return new Glaze(form.basics(), form.outline(), chance.whole(0, 3) == 0, new Through(chance.flag() ? 0 : length(chance, 0, 20),
+                chance.flag() ? 0 : length(chance, -40, 40), chance.flag() ? 0 : length(chance, -40, 40)), tone);
     }
 
     private static final NamedFinish NAMED = new NamedFinish("f1", "Gallery",

@@ -65,7 +65,7 @@ final class Checked {
 
     /** Of what is delivered, what holds layers. */
     List<Holder> holders() {
-        return elements.stream().flatMap(e -> e.holder().stream()).toList();
+        return elements.stream().flatMap(e -> e.holder().stream()).filter(h -> h.glaze().isEmpty()).toList();
     }
 
     /** Of what is delivered, what pictures are put into. */

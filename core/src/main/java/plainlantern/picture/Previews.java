@@ -1,8 +1,10 @@
 package plainlantern.picture;
 
 import java.awt.image.BufferedImage;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Optional;
 
 /** The smaller copies that a picture gets when it is imported. */
 public final class Previews {
@@ -22,6 +24,11 @@ public final class Previews {
 
         public int side() {
             return side;
+        }
+
+        /** The one with that name in lower case. */
+        public static Optional<Level> named(String name) {
+            return Arrays.stream(values()).filter(level -> level.name().equalsIgnoreCase(name)).findFirst();
         }
     }
 

@@ -18,8 +18,10 @@ import java.awt.image.IndexColorModel;
 import java.awt.image.Raster;
 import java.awt.image.WritableRaster;
 import java.lang.reflect.Array;
+import java.nio.ByteBuffer;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import plainlantern.treating.Recent;
 
 /**
  * Brings decoded images into one form: sRGB (IEC 61966-2-1), interleaved bytes or, for tones, shorts, alpha not multiplied in. Colours
@@ -35,10 +37,19 @@ final class Srgb {
     private static final int TRIED = 6;
     private static final int STRIP = 64;
 
+    /** The same few profiles are in most files, and each is tried by colours: what came of that, of those that are no larger than this. */
+    private static final int KNOWN_BYTES = 1 << 16;
+    private static final Recent<ByteBuffer, Optional<ICC_Profile>> KNOWN = new Recent<>(24);
+    private static final Recent<ByteBuffer, Boolean> SAME = new Recent<>(24);
+
     private Srgb() {}
 
     /** A profile that a file holds; empty where it makes no sense. */
     static Optional<ICC_Profile> profile(byte[] bytes) {
+        return bytes.length > KNOWN_BYTES ? read(bytes) : KNOWN.get(ByteBuffer.wrap(bytes), () -> read(bytes));
+    }
+
+    private static Optional<ICC_Profile> read(byte[] bytes) {
         try {
             ICC_Profile profile = ICC_Profile.getInstance(bytes);
             converted(profile, Raster.createInterleavedRaster(DataBuffer.TYPE_BYTE, 1, 1, profile.getNumComponents(), null));
@@ -52,6 +63,11 @@ final class Srgb {
     /** Whether a profile says nothing else than sRGB, whatever it is called: tried with colours of all kinds. */
     static boolean is(ICC_Profile profile) {
         if (profile.getNumComponents() != 3) return false;
+        byte[] bytes = profile.getData();
+        return bytes.length > KNOWN_BYTES ? tried(profile) : SAME.get(ByteBuffer.wrap(bytes), () -> tried(profile));
+    }
+
+    private static boolean tried(ICC_Profile profile) {
         WritableRaster colours = Raster.createInterleavedRaster(DataBuffer.TYPE_BYTE, TRIED * TRIED, TRIED, 3, null);
         for (int r = 0; r < TRIED; r++) for (int g = 0; g < TRIED; g++) for (int b = 0; b < TRIED; b++)
             colours.setPixel(r * TRIED + g, b, new int[] {r * 255 / (TRIED - 1), g * 255 / (TRIED - 1), b * 255 / (TRIED - 1)});

@@ -66,7 +66,7 @@ public record Tile(int x, int y, int width, int height, int[] argb, Optional<int
     }
 
     /** The part of it that a box touches, all of which it has. */
-    Tile part(Box box) {
+    public Tile part(Box box) {
         Tile out = over(box);
         for (int row = 0; row < out.height; row++)
             System.arraycopy(argb, (out.y - y + row) * width + out.x - x, out.argb, row * out.width, out.width);

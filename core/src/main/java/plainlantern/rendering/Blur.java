@@ -2,6 +2,7 @@ package plainlantern.rendering;
 
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
+import java.util.Arrays;
 import java.util.stream.IntStream;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
@@ -12,8 +13,6 @@ import plainlantern.picture.Tile;
  * interpolation between them are a part of the curve: together they have just its variance.
  */
 final class Blur {
-    /** A cell's side is at most this share of the standard deviation. */
-    private static final double CELL = 1 / 3.0;
     private static final int PARTS = 4;
 
     private Blur() {}
@@ -21,6 +20,12 @@ final class Blur {
     /** The pixels beyond a covered one that a curve of that standard deviation still reaches. */
     static double reach(double deviation) {
         return 3.5 * deviation + 1;
+    }
+
+    /** The pixels around some that are looked at to blur those. */
+    static int room(double deviation) {
+        int side = Math.max(1, (int) (deviation * Cells.CELL));
+        return (int) Math.ceil(3.5 * deviation) + 6 * side + 2;
     }
 
     /**
@@ -104,6 +109,9 @@ final class Blur {
 
     /** Square cells over a tile and as far around it as the curve reaches. */
     static final class Cells {
+        /** A cell's side is at most this share of the standard deviation. */
+        private static final double CELL = 1 / 3.0;
+
         private final Tile like;
         private final int side;
         private final int left;
@@ -147,6 +155,30 @@ final class Blur {
             return new Box(0, 0, across, down);
         }
 
+        /** All cells, in output pixels. */
+        Box pixels() {
+            return new Box(left, top, across * side, down * side);
+        }
+
+        /** Pixels that the cells lie over, all of them, blurred for the tile. */
+        Tile blurredPixels(Tile pixels) {
+            int[] out = new int[like.width() * like.height()];
+            float each = 1f / (255f * side * side);
+            boolean opaque = Arrays.stream(pixels.argb()).allMatch(pixel -> pixel >>> 24 == 255);
+            if (opaque) Arrays.fill(out, 0xFF000000);
+            for (int bits = 0; bits < (opaque ? 24 : 32); bits += 8) {
+                int shift = bits;
+                float[] channel = new float[across * down];
+                for (int y = 0, i = 0; y < pixels.height(); y++) {
+                    int row = y / side * across;
+                    for (int x = 0; x < pixels.width(); x++, i++) channel[row + x / side] += (pixels.argb()[i] >> shift & 0xFF) * each;
+                }
+                byte[] done = blurred(channel);
+                for (int i = 0; i < out.length; i++) out[i] |= (done[i] & 0xFF) << shift;
+            }
+            return new Tile(like.x(), like.y(), like.width(), like.height(), out);
+        }
+
         /** What is painted in the cells, blurred, for the tile that they lie over. */
         Tile blurred(Tile small) {
             int[] out = new int[like.width() * like.height()];
@@ -161,26 +193,36 @@ final class Blur {
 
         byte[] blurred(float[] cover) {
             float[] rows = new float[cover.length];
-            for (int y = 0; y < down; y++) along(cover, rows, y * across, 1, across);
+            IntStream.range(0, down).parallel().forEach(y -> along(cover, rows, y * across, across));
             float[] out = new float[cover.length];
-            for (int x = 0; x < across; x++) along(rows, out, x, across, down);
+            IntStream.range(0, down).parallel().forEach(y -> together(rows, out, y));
             return between(out);
         }
 
-        private void along(float[] from, float[] to, int start, int step, int count) {
+        /** A row: what lies so far to the left and to the right of each, with its share. */
+        private void along(float[] from, float[] to, int start, int count) {
             int half = kernel.length / 2;
-            for (int i = 0; i < count; i++) {
-                float sum = 0;
-                int first = Math.max(0, i - half);
-                int last = Math.min(count - 1, i + half);
-                for (int j = first; j <= last; j++) sum += kernel[j - i + half] * from[start + j * step];
-                to[start + i * step] = sum;
+            for (int by = -half; by <= half; by++) {
+                float share = kernel[by + half];
+                int last = start + Math.min(count, count - by);
+                for (int i = start + Math.max(0, -by); i < last; i++) to[i] += share * from[i + by];
+            }
+        }
+
+        /** The rows around one, each with its share. */
+        private void together(float[] from, float[] to, int row) {
+            int half = kernel.length / 2;
+            int at = row * across;
+            for (int j = Math.max(0, row - half); j <= Math.min(down - 1, row + half); j++) {
+                float share = kernel[j - row + half];
+                int other = j * across;
+                for (int x = 0; x < across; x++) to[at + x] += share * from[other + x];
             }
         }
 
         private byte[] between(float[] cells) {
             byte[] out = new byte[like.width() * like.height()];
-            for (int y = 0; y < like.height(); y++) {
+            IntStream.range(0, like.height()).parallel().forEach(y -> {
                 float v = (like.y() + y + 0.5f - top) / side - 0.5f;
                 int row = (int) v;
                 float fy = v - row;
@@ -193,7 +235,7 @@ final class Blur {
                     float lower = cells[at + across] * (1 - fx) + cells[at + across + 1] * fx;
                     out[y * like.width() + x] = (byte) ((upper * (1 - fy) + lower * fy) * 255 + 0.5f);
                 }
-            }
+            });
             return out;
         }
     }

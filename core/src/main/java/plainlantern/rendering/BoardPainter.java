@@ -24,6 +24,7 @@ import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Content;
 import plainlantern.sheet.Element;
+import plainlantern.sheet.Glaze;
 import plainlantern.sheet.Holder;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.PictureLayer;
@@ -67,7 +68,7 @@ public final class BoardPainter {
     /** Its group. {@code href} gives the address of a picture's preview. */
     public String board(Function<PaintedPicture, String> href) {
         StringBuilder out = new StringBuilder("<g class=\"panel ").append(state.label()).append(' ').append(panel.kind())
-                .append(panel.hidden() ? " out" : "").append(panel.locked() ? " locked" : "")
+                .append(panel.glaze().filter(Glaze::whole).isPresent() ? " whole" : "").append(panel.hidden() ? " out" : "").append(panel.locked() ? " locked" : "")
                 .append("\" data-id=\"").append(panel.id()).append("\" data-panel='")
                 .append(attribute(BoardNumbers.json(numbers(sheet, panel, state.label())))).append("'>");
         Surface board = Surface.board(href, Optional.of(path));

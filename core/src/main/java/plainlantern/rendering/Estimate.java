@@ -159,7 +159,8 @@ public final class Estimate {
         List<List<Scene>> files = new ArrayList<>();
         if (delivery.archived(pages.size())) for (Page page : pages) files.add(List.of(delivery.scene(page)));
         else files.add(pages.stream().map(delivery::scene).toList());
-        Placed placed = new Placed(delivery.ppi() * delivery.scale(), pictures);
+        Placed placed = new Placed(delivery.ppi() * delivery.scale(), Glazing.of(files.stream().flatMap(List::stream).toList(),
+                pictures));
         double sum = BESIDES * pages.size();
         for (List<Scene> scenes : files) {
             for (Placed.Needed each : Placed.needed(scenes).values()) {

@@ -39,6 +39,7 @@ final class LayeredFile {
         Affine toPixels = RasterPainter.toPixels(page.box(), size);
         List<Item> items = new ArrayList<>(page.scene().items());
         if (delivery.paper()) page.scene().paper().ifPresent(item -> items.add(0, item));
+        PictureSource glazed = Glazing.of(List.of(delivery.scene(page)), pictures);
         ZipOutputStream zip = new ZipOutputStream(out);
         stored(zip, "mimetype", TYPE.getBytes(StandardCharsets.US_ASCII));
         // PNG is compressed already.
@@ -53,7 +54,7 @@ final class LayeredFile {
             int[] own = {(int) Math.ceil(reach.get().right()) - corner[0], (int) Math.ceil(reach.get().bottom()) - corner[1]};
             String file = String.format(Locale.ROOT, "data/%03d.png", i);
             Scene alone = new Scene(page.scene().width(), page.scene().height(), Optional.empty(), List.of(item.plain()));
-            image(zip, file, new Strips(alone, Affine.move(-corner[0], -corner[1]).after(toPixels), own, false, pictures, Progress.UNHEARD,
+            image(zip, file, new Strips(alone, Affine.move(-corner[0], -corner[1]).after(toPixels), own, false, glazed, Progress.UNHEARD,
                     id -> {}), ppi);
             // The first layer named is the frontmost.
             stack.insert(0, layer(item, file, corner));

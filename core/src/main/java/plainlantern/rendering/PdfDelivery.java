@@ -47,7 +47,7 @@ final class PdfDelivery {
         try (PDDocument document = new PDDocument(IOUtils.createTempFileOnlyStreamCache())) {
             describe(document, pages.get(0).sheet());
             List<Scene> scenes = pages.stream().map(delivery::scene).toList();
-            PdfPainter painter = new PdfPainter(document, delivery, Placed.needed(scenes), pictures);
+            PdfPainter painter = new PdfPainter(document, delivery, Placed.needed(scenes), Glazing.of(scenes, pictures));
             for (int i = 0; i < pages.size(); i++) {
                 page(document, delivery, pages.get(i), painter.form(scenes.get(i), pages.get(i).box(),
                         progress.part((double) i / pages.size(), (i + 0.9) / pages.size())));

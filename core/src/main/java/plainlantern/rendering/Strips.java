@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
@@ -53,6 +54,8 @@ final class Strips implements Rows {
     private final Iterator<Step> steps = new Begun();
     private final Deque<Step> ahead = new ArrayDeque<>();
     private final Spill spill = new Spill();
+    /** What lies beneath its elements already, with the frontmost glaze over it. */
+    private final Optional<GlazeRows> beneath;
     private int top;
     private long kept;
 
@@ -78,9 +81,14 @@ final class Strips implements Rows {
         this.opaque = opaque;
         this.pictures = pictures;
         this.progress = progress;
-        this.high = high;
-        if (opaque) all.add(new Placed(scene.paper().orElseThrow()));
-        for (Scene.Item item : scene.joined().items()) all.add(new Placed(item));
+        List<Scene.Item> items = scene.joined().items();
+        int glaze = pictures instanceof Glazing ? -1 : items.size() - 1;
+        while (glaze >= 0 && !Glazing.is(items.get(glaze))) glaze--;
+        beneath = glaze < 0 ? Optional.empty() : Optional.of(new GlazeRows(new Scene(scene.width(), scene.height(), scene.paper(),
+                items.subList(0, glaze)), items.get(glaze), toPixels, size, opaque, pictures, passed, high, band));
+        this.high = beneath.map(GlazeRows::tall).orElse(high);
+        if (opaque && glaze < 0) all.add(new Placed(scene.paper().orElseThrow()));
+        for (Scene.Item item : items.subList(glaze + 1, items.size())) all.add(new Placed(item));
         for (Placed placed : all) if (placed.meets(0, size[1])) placed.ids().forEach(id -> wanted.merge(id, 1, Integer::sum));
     }
 
@@ -216,8 +224,16 @@ final class Strips implements Rows {
 
     @Override
     public int[] next() {
+        Tile strip = paint();
+        if (!opaque) strip.straight();
+        return strip.argb();
+    }
+
+    /** The next rows, alpha multiplied in. */
+    Tile paint() {
         int rows = Math.min(high, size[1] - top);
-        Tile onto = new Tile(0, top, size[0], rows, new int[Math.multiplyExact(size[0], rows)]);
+        Tile onto = beneath.map(GlazeRows::next).orElseGet(() -> new Tile(0, top, size[0], rows,
+                new int[Math.multiplyExact(size[0], rows)]));
         progress.at((double) top / size[1]);
         while (true) {
             while (ahead.size() < AHEAD && steps.hasNext()) ahead.add(steps.next());
@@ -231,7 +247,6 @@ final class Strips implements Rows {
         }
         top += rows;
         if (top == size[1]) spill.close();
-        if (!opaque) onto.straight();
-        return onto.argb();
+        return onto;
     }
 }

@@ -25,7 +25,7 @@ record SvgDelivery(String document, Map<String, byte[]> pictures) {
     /** @param folder what the linked files' names begin with */
     static SvgDelivery of(Delivery delivery, Page page, PictureSource source, String folder) {
         Scene scene = delivery.scene(page);
-        Placed placed = new Placed(delivery.ppi() * delivery.scale(), source);
+        Placed placed = new Placed(delivery.ppi() * delivery.scale(), Glazing.of(List.of(scene), source));
         StringBuilder definitions = new StringBuilder();
         Map<Treated, String> names = new LinkedHashMap<>();
         Map<String, byte[]> files = new LinkedHashMap<>();

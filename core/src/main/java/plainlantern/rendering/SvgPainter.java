@@ -135,12 +135,12 @@ public final class SvgPainter {
     private static void picture(PaintedPicture layer, String id, Function<PaintedPicture, String> href, StringBuilder out) {
         if (layer.blur() > 0) out.append("<g filter=\"url(#blur-").append(id).append(")\">");
         String from = href.apply(layer);
-        String before = layer.treated().tones().isEmpty() || !from.startsWith("/") ? ""
+        String before = layer.toneless().equals(layer) || !from.startsWith("/") ? ""
                 : "\" data-before=\"" + href.apply(layer.toneless()).replaceFirst("/[^/]*$", "");
         if (from.startsWith("#")) out.append("<use");
         else out.append("<image width=\"").append(layer.width()).append("\" height=\"").append(layer.height())
                 .append("\" preserveAspectRatio=\"none\"");
-        out.append(" data-layer=\"").append(layer.at()).append("\" data-picture=\"").append(layer.treated().picture()).append(before)
+        out.append(" data-layer=\"").append(layer.at()).append("\" data-picture=\"").append(layer.treated().subject()).append(before)
                 .append("\" transform=\"").append(matrix(layer.pixelsToSheet()))
                 .append("\" href=\"").append(from).append('"').append(look(layer.look())).append(layer.blur() > 0 ? "/></g>" : "/>");
     }

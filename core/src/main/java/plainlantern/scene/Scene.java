@@ -223,7 +223,7 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
 
         /** Whether nothing can be seen through it. */
         public boolean opaque() {
-            return foot.isEmpty() && treated.cleared().isEmpty() && treated.warp().filter(Warp::open).isEmpty();
+            return foot.isEmpty() && treated.through().isEmpty() && treated.cleared().isEmpty() && treated.warp().filter(Warp::open).isEmpty();
         }
     }
 
@@ -310,8 +310,17 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
     }
 
     public static Scene of(Sheet sheet) {
-        List<Item> items = sheet.elements().stream().filter(e -> !e.hidden() && e.paints()).map(e -> item(sheet, e)).toList();
-        return new Scene(sheet.width(), sheet.height(), paper(sheet), items);
+        return new Scene(sheet.width(), sheet.height(), paper(sheet), items(sheet, sheet.elements()));
+    }
+
+    /** What some elements paint, the hindmost of the sheet up to one of them. */
+    static List<Item> items(Sheet sheet, List<Element> elements) {
+        List<Item> items = new ArrayList<>();
+        for (Element element : elements) {
+            if (element.hidden() || !element.paints()) continue;
+            items.add(element.glaze().map(glaze -> Glazes.item(sheet, glaze, items)).orElseGet(() -> item(sheet, element)));
+        }
+        return items;
     }
 
     /**
@@ -384,7 +393,7 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
     }
 
     /** Where a picture lies, before a box that is upright in a frame of its own. */
-    private static Lying lying(Affine pixelsToSheet, Affine toFrame, Box box) {
+    static Lying lying(Affine pixelsToSheet, Affine toFrame, Box box) {
         Affine toBox = Affine.scale(2 / box.width(), 2 / box.height()).after(Affine.move(box.centre().times(-1))).after(toFrame);
         return new Lying(pixelsToSheet, toBox.after(pixelsToSheet));
     }
@@ -396,6 +405,8 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
 
     /** As above, where the element's path on the sheet is known. */
     public static Item item(Sheet sheet, Element element, Path onSheet) {
+        if (element.glaze().isPresent())
+            return Glazes.item(sheet, element.glaze().get(), onSheet, items(sheet, sheet.beneath(element.id())));
         List<Layer> painted = new ArrayList<>();
         element.holder().ifPresent(holder -> {
             for (int at = 0; at < holder.content().size(); at++) {

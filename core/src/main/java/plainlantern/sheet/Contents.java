@@ -4,6 +4,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import plainlantern.asking.BadInput;
+import plainlantern.geometry.Box;
 import plainlantern.pattern.Pattern;
 import tools.jackson.databind.annotation.JsonDeserialize;
 import tools.jackson.databind.annotation.JsonSerialize;
@@ -23,6 +24,9 @@ public record Contents(Paper paper, List<Picture> shelf,
                        int lastId, List<Layout> layouts, List<Vista> vistas) {
     public static final int MOST_ELEMENTS = Pattern.MOST;
 
+    /** Each looks at all that lies beneath it, other glazes, too. */
+    public static final int MOST_GLAZES = 20;
+
     public Contents {
         ById<Picture> pictures = ById.of(shelf, Picture::id, "pictures");
         ById<Element> all = ById.of(elements, Element::id, "elements");
@@ -30,6 +34,8 @@ public record Contents(Paper paper, List<Picture> shelf,
         layouts = layouts == null ? List.of() : List.copyOf(layouts);
         BadInput.unless(paper != null, "paper", "A sheet needs a paper, or none.");
         BadInput.unless(all.size() <= MOST_ELEMENTS, "panels", "A sheet holds at most " + MOST_ELEMENTS + " panels.");
+        BadInput.unless(all.stream().filter(e -> e.glaze().isPresent()).count() <= MOST_GLAZES, "panels",
+                "A sheet holds at most " + MOST_GLAZES + " glazes.");
         paper.pictured().ifPresent(pictured -> there(pictures, pictured.picture()));
         for (Vista vista : seen) there(pictures, vista.picture());
         for (Element element : all) {
@@ -56,6 +62,12 @@ public record Contents(Paper paper, List<Picture> shelf,
         List<Vista> kept = vistas.stream().filter(v -> shown.contains(v.id())).toList();
         BadInput.unless(kept.size() == shown.size(), "vista", "A panel shows a vista that is not there.");
         return kept;
+    }
+
+    /** The same with glazes that lie over the whole sheet over that box. */
+    Contents glazed(Box sheet) {
+        if (elements.stream().allMatch(e -> e.glaze().map(g -> g.over(sheet) == g).orElse(true))) return this;
+        return holding(elements.stream().map(e -> e.glaze().<Element>map(g -> g.over(sheet)).orElse(e)).toList(), lastId, vistas);
     }
 
     public Contents onPaper(Paper newPaper) {

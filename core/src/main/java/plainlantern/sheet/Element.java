@@ -14,7 +14,7 @@ import plainlantern.geometry.Point;
 /** Something on the sheet that has a depth. All kinds are placed, dressed and stacked in the same ways. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
 @JsonSubTypes({@JsonSubTypes.Type(Panel.class), @JsonSubTypes.Type(Float.class), @JsonSubTypes.Type(Caption.class),
-        @JsonSubTypes.Type(Rule.class)})
+        @JsonSubTypes.Type(Rule.class), @JsonSubTypes.Type(Glaze.class)})
 public sealed interface Element permits Holder, Rule {
     Basics basics();
 
@@ -49,6 +49,11 @@ public sealed interface Element permits Holder, Rule {
 
     /** It as words on the sheet, where it is that. */
     default Optional<Caption> caption() {
+        return Optional.empty();
+    }
+
+    /** It as what shows what lies beneath it treated, where it is that. */
+    default Optional<Glaze> glaze() {
         return Optional.empty();
     }
 

@@ -11,7 +11,7 @@ import plainlantern.geometry.Path;
 import plainlantern.outline.Outline;
 
 /** An element with a form that holds layers. */
-public sealed interface Holder extends Element permits Panel, Float, Caption {
+public sealed interface Holder extends Element permits Panel, Float, Caption, Glaze {
     int MOST_LAYERS = 40;
 
     /** The form, which its seat stretches. */

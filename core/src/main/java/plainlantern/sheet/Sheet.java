@@ -29,6 +29,7 @@ public record Sheet(SheetFormat format, Contents contents, Styles styles, Guides
         guides = guides == null ? Guides.FIRST : guides;
         limits = limits == null ? Limits.FIRST : limits;
         BadInput.unless(format != null && contents != null, "sheet", "A sheet needs a format and contents.");
+        contents = contents.glazed(new Box(0, 0, format.width(), format.height()).grown(format.bleed()));
         Set<String> kept = styles.finishes().stream().map(NamedFinish::id).collect(Collectors.toSet());
         for (Element element : contents.elements()) {
             boolean there = element.finish().named().map(kept::contains).orElse(true);
@@ -231,6 +232,11 @@ public record Sheet(SheetFormat format, Contents contents, Styles styles, Guides
     @JsonIgnore
     public Box bounds() {
         return new Box(0, 0, width(), height());
+    }
+
+    /** The elements behind one, from back to front. */
+    public List<Element> beneath(String id) {
+        return elements().subList(0, elements().indexOf(element(id)));
     }
 
     /** Whether a place, mm, is on the sheet; its edges are. */

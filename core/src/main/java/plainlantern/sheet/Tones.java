@@ -8,7 +8,7 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
-/** All tones on a sheet: of its layers, its vistas and its paper. */
+/** All tones on a sheet: of its layers, its glazes, its vistas and its paper. */
 public final class Tones {
     private Tones() {}
 
@@ -22,7 +22,8 @@ public final class Tones {
                 .map(PictureLayer::treatment);
         Stream<Treatment> others = Stream.concat(contents.vistas().stream().map(Vista::treatment),
                 contents.paper().pictured().stream().map(Paper.Pictured::treatment));
-        return Stream.concat(layers, others).flatMap(Tones::of);
+        Stream<Tone> glazes = contents.elements().stream().flatMap(e -> e.glaze().stream()).map(Glaze::tone).filter(t -> !t.neutral());
+        return Stream.concat(Stream.concat(layers, others).flatMap(Tones::of), glazes);
     }
 
     /** How many there are that follow that tone of the sheet. */
@@ -40,7 +41,8 @@ public final class Tones {
     /** The sheet with each of them changed; what is neutral stays that. */
     public static Sheet changing(Sheet sheet, UnaryOperator<Tone> change) {
         if (of(sheet.contents()).findAny().isEmpty()) return sheet;
-        Sheet layers = sheet.everywhere(e -> e.holding(h -> h.changingPictures(p -> p.treated(p.treatment().toning(change)))));
+        Sheet layers = sheet.everywhere(e -> e.glaze().filter(g -> !g.tone().neutral()).<Element>map(g -> g.toned(change.apply(g.tone())))
+                .orElseGet(() -> e.holding(h -> h.changingPictures(p -> p.treated(p.treatment().toning(change))))));
         Sheet papered = layers.paper().pictured().map(p -> layers.withPaper(p.treated(p.treatment().toning(change)))).orElse(layers);
         return papered.changingVistas(v -> v.treated(v.treatment().toning(change)));
     }

@@ -15,15 +15,34 @@ import plainlantern.asking.BadInput;
  * @param cleared the plain background that is taken out first
  * @param tones   then, one after the other; none of them plain
  * @param warp    how it is drawn in perspective at last
+ * @param through present where it is no picture but what lies beneath a glaze: how that is seen before its tones
  */
-public record Treated(String picture, Optional<Cleared> cleared, List<Toned> tones, Optional<Warp> warp) {
+public record Treated(String picture, Optional<Cleared> cleared, List<Toned> tones, Optional<Warp> warp, Optional<Through> through) {
     private static final int MOST = 2;
 
     public Treated {
         cleared = cleared == null ? Optional.empty() : cleared;
         tones = tones == null ? List.of() : List.copyOf(tones);
         warp = warp == null ? Optional.empty() : warp;
+        through = through == null ? Optional.empty() : through;
         BadInput.unless(tones.size() <= MOST, "tones", "A picture has a tone of its own and one of its vista, no more.");
+    }
+
+    /** Of a picture. */
+    public Treated(String picture, Optional<Cleared> cleared, List<Toned> tones, Optional<Warp> warp) {
+        this(picture, cleared, tones, warp, Optional.empty());
+    }
+
+    /** What lies beneath a glaze: {@code name} tells which glaze and what lies there. */
+    public static Treated beneath(String name, Glaze glaze, Supplier<Lying> lying) {
+        List<Toned> tones = new ArrayList<>();
+        add(glaze.tone(), lying, tones);
+        return new Treated(name, Optional.empty(), tones, Optional.empty(), Optional.of(glaze.through()));
+    }
+
+    /** The picture's id, or the id of the glaze, whatever lies beneath that. */
+    public String subject() {
+        return through.isEmpty() ? picture : picture.substring(0, picture.lastIndexOf('-'));
     }
 
     /** The picture as it is. */
@@ -53,21 +72,21 @@ public record Treated(String picture, Optional<Cleared> cleared, List<Toned> ton
     /** The same with its tones changed; those that are plain then are gone. */
     public Treated toning(UnaryOperator<Tone> change) {
         return new Treated(picture, cleared, tones.stream().map(toned -> new Toned(change.apply(toned.tone()), toned.lying()))
-                .filter(toned -> !toned.tone().plain()).toList(), warp);
+                .filter(toned -> !toned.tone().plain()).toList(), warp, through);
     }
 
     /** The same drawn in perspective, or not. */
     public Treated warped(Optional<Warp> newWarp) {
-        return new Treated(picture, cleared, tones, newWarp);
+        return new Treated(picture, cleared, tones, newWarp, through);
     }
 
-    /** The same before its tones. */
+    /** The same before its tones, and before all that a glaze does. */
     public Treated toneless() {
-        return new Treated(picture, cleared, List.of(), warp);
+        return new Treated(picture, cleared, List.of(), warp, through.map(t -> Through.CLEAR));
     }
 
     /** Whether pixels stay as they are. */
     public boolean untouched() {
-        return cleared.isEmpty() && tones.isEmpty() && warp.isEmpty();
+        return cleared.isEmpty() && tones.isEmpty() && warp.isEmpty() && through.isEmpty();
     }
 }

@@ -77,6 +77,9 @@ class EveryEditTest {
         SAMPLES.put("forget-finish", "'finish':'f1'");
         SAMPLES.put("add-rule", "'x1':10,'y1':12,'x2':80,'y2':12,'width':'1 pt'");
         SAMPLES.put("rules-along", "'covering':true");
+        SAMPLES.put("add-glaze", "'where':'under','panels':['p1','p2']");
+        SAMPLES.put("make-glaze", "'panels':['p1']");
+        SAMPLES.put("set-glaze", "'panels':['p6'],'blur':'2 mm','dx':'-3 mm','dy':4");
         SAMPLES.put("add-caption", "'text':'High water 14:20'");
         SAMPLES.put("fit-caption", "'panels':['p4']");
         SAMPLES.put("set-plate", "'panels':['p4'],'opacity':'70 %','radius':'2 mm'");
@@ -249,7 +252,7 @@ class EveryEditTest {
      * Each kind of edit either refuses in words and leaves the sheet as it is, or gives a sheet that can be stored, in which every id
      * that was there is the same panel or gone, and in which no held picture that the edit placed is bare.
      */
-    @Tried(24)
+    @Tried(36)
     void anEditRefusesInWordsOrGivesASoundSheet(Chance chance) {
         Sheet before = Sheets.any(chance);
         String was = SheetJson.write(before);

@@ -49,8 +49,16 @@ const pixels = (href) => href.replace(/[^/]+$/, "");
 /** The address that an image shows, or will show once it is there. */
 export const wanted = (image) => image.dataset.waits || image.getAttribute("href");
 
+/** The level of pixels that an image shows, or will show. */
+export const level = (image) => wanted(image).match(/[^/]+$/)[0];
+
+/** Whether an image is what a glaze shows. */
+export const glazed = (image) => wanted(image).includes("/glazes/");
+
 /** The address of an image's picture without its tones, which nothing is painted for as it moves. */
-export const plain = (image) => image.dataset.before + wanted(image).match(/\/[^/]+$/)[0].replace("live", "medium");
+export const plain = (image) => `${image.dataset.before}/${still(image)}`;
+
+const still = (image) => level(image).replace("live", glazed(image) ? "640" : "medium");
 
 /** Shows an address now; what was waited for is not shown any more. */
 export function display(image, href) {
@@ -71,10 +79,12 @@ export function load(image, href) {
 
 /** Keeps the pixels that are on the screen already: no flash of a coarser preview, nor of nothing where they are treated otherwise. */
 function keep(image, now) {
-  const href = wanted(image);
+  let href = wanted(image);
   const shown = [...now?.querySelectorAll(`image[data-picture="${image.dataset.picture}"]`) || []];
   const same = shown.find((one) => pixels(one.getAttribute("href")) === pixels(href));
   const before = same || shown.find((one) => one.dataset.layer === image.dataset.layer);
+  // A glaze goes on with as many pixels as it had.
+  if (before && glazed(image)) href = href.replace(/[^/]+$/, still(before));
   if (before) image.setAttribute("href", before.getAttribute("href"));
   // One that was remembered while it waited goes on waiting.
   if (before && !same || image.dataset.waits) load(image, href);
@@ -97,7 +107,7 @@ export function draw(id, svg) {
  */
 export function drawPreview(id, svg, swift = false) {
   if (!group(id)) return;
-  draw(id, swift ? svg.replace(/(\/pictures\/\w+\/[\w-]+\/)medium/g, "$1live") : svg);
+  draw(id, swift ? svg.replace(/(\/pictures\/\w+\/[\w-]+\/)medium|(\/glazes\/[\w-]+\/[\w-]+\/)\d+/g, "$1$2live") : svg);
   group(id).dataset.preview = "";
 }
 

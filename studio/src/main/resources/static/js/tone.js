@@ -19,8 +19,9 @@ export function press(event) {
   return null;
 }
 
-/** Takes tones away. */
-export const remove = () => edit({ kind: "clear-tone", of: aim() });
+/** Takes tones away; glazes go themselves. */
+export const remove = () => edit(sheet.selected.length && sheet.selected.every((id) => panel(id).role === "glaze")
+    ? { kind: "remove", panels: sheet.selected } : { kind: "clear-tone", of: aim() });
 
 const aim = () => ({ panels: sheet.selected, layer: sheet.layer, whole: sheet.whole, paper: paperToo || !sheet.selected.length });
 
@@ -30,6 +31,8 @@ const told = (text) => text.replace(/\s*(stops?|mired)\s*$/i, "");
 /** An edit of one value. */
 function setting(row, value) {
   const { tone, of } = row.dataset;
+  const kind = { glaze: "set-glaze", look: "set-finish" }[of];
+  if (kind) return { kind, panels: sheet.selected, [tone]: value };
   return { kind: "set-tone", of: aim(), ...(of ? { part: of } : {}), [tone]: value };
 }
 
@@ -190,6 +193,8 @@ bench.addEventListener("click", ({ target }) => {
     paperToo = Boolean(document.querySelector("#ground image"));
   }
   if (on("#tone-paper")) select([]);
+  const glaze = on("[data-select]")?.dataset.select;
+  if (glaze) select([glaze]);
 });
 bench.addEventListener("change", ({ target }) => {
   const tone = target.closest("[data-named-tone]")?.dataset.namedTone;

@@ -1,11 +1,13 @@
 // Where the sheet is on the screen: zoom, pan, rulers, and previews with enough pixels for what is shown.
-import { sheet, changed, watch, wanted, load, display } from "./sheet.js";
+import { sheet, changed, watch, wanted, load, display, glazed, level } from "./sheet.js";
 import { rulerMarks } from "./ruler-marks.js";
 
 const well = document.getElementById("well");
 const boards = document.querySelectorAll(".board");
 const RULER = 18;
 const LEVELS = [["small", 320], ["medium", 1280], ["large", 2560]];
+/** What a glaze shows is painted with as many pixels as are seen, in such steps. */
+const STEP = 160;
 const DECIMALS = { mm: 2, cm: 3, in: 3, pt: 1, px: 1 };
 const perUnit = () => ({ mm: 1, cm: 10, in: 25.4, pt: 25.4 / 72, px: 25.4 / sheet.ppi })[sheet.unit];
 
@@ -115,6 +117,11 @@ function sharper(image) {
   const m = image.transform.baseVal.consolidate().matrix;
   const longest = Math.max(image.width.baseVal.value * Math.hypot(m.a, m.b), image.height.baseVal.value * Math.hypot(m.c, m.d));
   const needed = longest * view.scale * devicePixelRatio;
+  if (glazed(image)) {
+    const side = Math.min(LEVELS.at(-1)[1], Math.ceil(needed / STEP) * STEP);
+    if (!(parseInt(level(image), 10) >= side)) load(image, wanted(image).replace(/[^/]+$/, side));
+    return;
+  }
   const now = LEVELS.findIndex(([name]) => wanted(image).endsWith(name));
   const found = LEVELS.findIndex(([, side]) => side >= needed);
   const better = found < 0 ? LEVELS.length - 1 : found;

@@ -67,7 +67,7 @@ well.addEventListener("pointerdown", (event) => {
   if (!what) return;
   event.preventDefault();
   well.setPointerCapture(event.pointerId);
-  gesture = { what, start: at, moved: panning, latest: null };
+  gesture = { what, start: at, moved: panning, panning, latest: null };
 });
 
 well.addEventListener("pointermove", (event) => {
@@ -85,6 +85,8 @@ well.addEventListener("pointermove", (event) => {
   const at = place(event);
   gesture.moved ||= Math.hypot(at.x - gesture.start.x, at.y - gesture.start.y) > TREMBLE;
   if (!gesture.moved) return;
+  // What glazes show of it is painted again when it ends.
+  well.classList.toggle("moving", !gesture.panning);
   const first = !gesture.latest;
   gesture.latest = [event, at];
   if (first) requestAnimationFrame(step);
@@ -103,6 +105,7 @@ function finish() {
   step();
   const { what, moved } = gesture;
   gesture = null;
+  well.classList.remove("moving");
   what.end(moved);
 }
 well.addEventListener("pointerup", (event) => lift(event) || finish());
@@ -119,6 +122,7 @@ function lift({ pointerId }, how = "end") {
 function cancel() {
   gesture?.what.cancel();
   gesture = null;
+  well.classList.remove("moving");
 }
 
 function pan(start) {

@@ -182,4 +182,54 @@ class ToneBrowserTest extends Browsed {
         assertThat(page.locator("#panels image[data-before]")).hasCount(0);
         assertThat(page.locator("#tone-tables option")).hasCount(1);
     }
+
+    /** A glaze over all is toned and blurred; what is raised above it stays; the board is the delivery; a plate is frosted and taken away. */
+    @Test
+    void aGlazeShowsWhatLiesBeneath() throws Exception {
+        toned();
+        page.locator("text=Over the whole sheet").click();
+        undoSays("Glaze over the sheet");
+        String clear = shown(2);
+        type(value("blur"), "2 mm");
+        undoSays("Blur: Glaze 3");
+        BoundingBox range = page.locator("[data-tone=exposure] [type=range]").boundingBox();
+        page.mouse().move(range.x + range.width / 2, range.y + range.height / 2);
+        page.mouse().down();
+        page.mouse().move(range.x + range.width * 0.6, range.y + range.height / 2);
+        assertThat(glaze()).hasAttribute("href", Pattern.compile("/live$"));
+        page.mouse().up();
+        undoSays("Exposure: Glaze 3");
+        type(value("opacity"), "80");
+        undoSays(Pattern.compile(".*Glaze 3"));
+        assertThat(glaze()).hasAttribute("href", Pattern.compile("/glazes/p3-[0-9a-f]+/[\\w-]{20,}/\\d+$"));
+        assertThat(glaze()).not().hasAttribute("href", clear);
+        // What lies beneath is still there for a click, and what becomes of it is seen through the glaze.
+        String before = settled(glaze());
+        click(panel(0));
+        assertThat(page.locator("[data-part=whose] h3")).containsText("Panel 1");
+        type(value("exposure"), "-1");
+        undoSays("Exposure: Panel 1");
+        assertThat(glaze()).not().hasAttribute("href", before);
+        page.locator("text=Frosted, under the selection").click();
+        undoSays("Glaze under: Panel 1");
+        page.keyboard().press("Delete");
+        undoSays("Delete: Glaze 4");
+        page.locator("[data-select=p3]").click();
+        assertThat(page.locator("[data-part=whose] h3")).containsText("Glaze 3");
+        type(value("blur"), "fog");
+        assertThat(page.locator("[data-part=glaze] .problem")).containsText("fog");
+        page.keyboard().press("7");
+        Download download = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
+        assertThat(boardDifference(ImageIO.read(Files.newInputStream(download.path())))).isLessThan(2);
+    }
+
+    private Locator glaze() {
+        return page.locator("#panels .glaze image");
+    }
+
+    /** Its address once nothing else is waited for. */
+    private static String settled(Locator image) {
+        assertThat(image).not().hasAttribute("data-waits", Pattern.compile(".*"));
+        return image.getAttribute("href");
+    }
 }

@@ -8,6 +8,7 @@ import plainlantern.asking.BadInput;
 import plainlantern.editing.Edit;
 import plainlantern.editing.Reading;
 import plainlantern.editing.dressing.DressingEdit;
+import plainlantern.editing.glazing.GlazingEdit;
 import plainlantern.editing.filling.FillingEdit;
 import plainlantern.editing.filling.FreshenPicture;
 import plainlantern.editing.filling.ShelvePictures;
@@ -30,7 +31,7 @@ public final class EditReader {
     /** All families of edits. */
     public static final List<Class<? extends Edit>> FAMILIES = List.of(SheetEdit.class, PlacingEdit.class, FormEdit.class,
             FillingEdit.class,
-            VistaEdit.class, MountingEdit.class, ToningEdit.class, DressingEdit.class, WordsEdit.class);
+            VistaEdit.class, MountingEdit.class, ToningEdit.class, DressingEdit.class, WordsEdit.class, GlazingEdit.class);
     /** Only the program makes these: imports vouch for the pictures, and a version is one that was kept. */
     private static final List<Class<? extends Edit>> OURS = List.of(ShelvePictures.class, FreshenPicture.class, ReturnTo.class,
             BringDrawing.class);

@@ -12,6 +12,7 @@ import java.util.function.UnaryOperator;
 import plainlantern.asking.BadInput;
 import plainlantern.asking.Typed;
 import plainlantern.editing.Titles;
+import plainlantern.sheet.Glaze;
 import plainlantern.sheet.Holder;
 import plainlantern.sheet.Paper;
 import plainlantern.sheet.PictureLayer;
@@ -24,7 +25,7 @@ import plainlantern.sheet.Treatment;
 /**
  * Whose tone is meant.
  *
- * @param panels elements that show pictures
+ * @param panels elements that show pictures, and glazes
  * @param layer  which picture of each, see {@link Holder#acting}
  * @param whole  whether of a slice its whole vista is meant
  * @param paper  whether the picture behind all panels is meant, too
@@ -34,7 +35,7 @@ public record Aim(List<String> panels, @Typed.Layer int layer, @Typed.Switch boo
         panels = panels == null ? List.of() : List.copyOf(panels);
     }
 
-    /** One tone that is meant, with the picture that it is of and what comes before it. */
+    /** One tone that is meant, with the picture that it is of, empty for a glaze's, and what comes before it. */
     public record Meant(String picture, Treatment treatment) {}
 
     /** What is meant, in the order of the panels; a vista once. */
@@ -42,6 +43,7 @@ public record Aim(List<String> panels, @Typed.Layer int layer, @Typed.Switch boo
         List<Meant> all = new ArrayList<>();
         Set<String> vistas = new LinkedHashSet<>();
         for (Holder holder : holders(sheet)) {
+            holder.glaze().ifPresent(glaze -> all.add(new Meant("", Treatment.NONE.toned(glaze.tone()))));
             holder.picture(layer).ifPresent(picture -> {
                 Optional<String> vista = vista(picture);
                 if (vista.isEmpty() || vistas.add(vista.get())) all.add(meant(sheet, picture));
@@ -65,6 +67,14 @@ public record Aim(List<String> panels, @Typed.Layer int layer, @Typed.Switch boo
     /** The tone of the first that is meant; throws where there is none. */
     public Meant first(Sheet sheet) {
         return meant(sheet).stream().findFirst().orElseThrow(() -> new BadInput("panels", "There is no picture in there yet."));
+    }
+
+    /** Those that are of pictures; throws where there is none. */
+    List<Meant> pictures(Sheet sheet) {
+        first(sheet);
+        List<Meant> pictures = meant(sheet).stream().filter(meant -> !meant.picture().isEmpty()).toList();
+        BadInput.unless(!pictures.isEmpty(), "panels", "This looks at a picture, and a glaze has none of its own.");
+        return pictures;
     }
 
     private Optional<String> vista(PictureLayer picture) {
@@ -105,6 +115,7 @@ public record Aim(List<String> panels, @Typed.Layer int layer, @Typed.Switch boo
         };
         Set<String> vistas = new LinkedHashSet<>();
         Sheet layers = holders(before).isEmpty() ? before : before.holding(panels, holder -> {
+            if (holder.glaze().isPresent()) return toned(holder.glaze().get(), treated);
             int at = holder.acting(layer);
             if (at < 0) return holder;
             PictureLayer picture = holder.picture(at).orElseThrow();
@@ -117,6 +128,10 @@ public record Aim(List<String> panels, @Typed.Layer int layer, @Typed.Switch boo
         Sheet seen = layers.changingVistas(v -> vistas.contains(v.id()) ? v.treated(treated.apply(v.picture(), v.treatment())) : v);
         Sheet all = behind(before).map(p -> seen.withPaper(p.treated(treated.apply(p.picture(), p.treatment())))).orElse(seen);
         return named.isEmpty() ? all : Tones.followed(all, named);
+    }
+
+    private static Glaze toned(Glaze glaze, BiFunction<String, Treatment, Treatment> treated) {
+        return glaze.toned(treated.apply("", Treatment.NONE.toned(glaze.tone())).tone());
     }
 
     /** "Exposure: Centre", "Exposure: 3 panels", "Exposure: paper". */

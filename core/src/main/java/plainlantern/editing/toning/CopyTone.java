@@ -8,6 +8,8 @@ import java.util.Set;
 import plainlantern.asking.BadInput;
 import plainlantern.asking.Choice;
 import plainlantern.asking.Typed;
+import plainlantern.sheet.Element;
+import plainlantern.sheet.Glaze;
 import plainlantern.sheet.Holder;
 import plainlantern.sheet.PictureLayer;
 import plainlantern.sheet.Sheet;
@@ -38,15 +40,22 @@ public record CopyTone(String from, @Typed.Layer int layer, To to, List<String> 
     @Override
     public Sheet apply(Sheet before) {
         Holder giver = before.holders(List.of(from)).get(0);
-        PictureLayer given = giver.picture(layer).orElseThrow(() -> new BadInput("panels", "There is no picture in there yet."));
-        Tone tone = given.treatment().tone();
-        String picture = before.pictureOf(given);
+        Optional<PictureLayer> given = giver.picture(layer);
+        BadInput.unless(given.isPresent() || giver.glaze().isPresent(), "panels", "There is no picture in there yet.");
+        Tone tone = giver.glaze().map(Glaze::tone).orElseGet(() -> given.orElseThrow().treatment().tone());
+        String picture = given.map(before::pictureOf).orElse("");
         boolean[] any = {false};
-        Sheet after = before.everywhere(e -> e.holding(h -> h.changingPictures(p -> {
-            if (h.id().equals(from) && p.equals(given) || !meant(before, h, p, picture)) return p;
+        Sheet pictures = before.everywhere(e -> e.holding(h -> h.changingPictures(p -> {
+            if (h.id().equals(from) && given.filter(p::equals).isPresent() || !meant(before, h, p, picture)) return p;
             any[0] = true;
             return p.treated(p.treatment().toned(taken(p.treatment().tone(), tone)));
         })));
+        // Glazes lie over all: one gets a tone only where it is meant by itself.
+        Sheet after = pictures.everywhere(e -> e.glaze().filter(g -> to == To.SELECTED && panels.contains(g.id()) && !g.id().equals(from))
+                .<Element>map(g -> {
+            any[0] = true;
+            return g.toned(taken(g.tone(), tone));
+        }).orElse(e));
         BadInput.unless(any[0], "panels", to == To.SELECTED ? "Select the other pictures, too; the first keeps its tone."
                 : "There is no other picture to give it to.");
         return after;

@@ -24,7 +24,7 @@ public record EvenTone(Aim of, List<Found> points) implements ToningEdit {
 
     @Override
     public EvenTone completed(Outside outside, Sheet before) {
-        return new EvenTone(of, of.meant(before).stream().map(meant -> {
+        return new EvenTone(of, of.pictures(before).stream().map(meant -> {
             Levels found = outside.evened(meant.picture(), meant.treatment());
             return new Found(meant, found.black(), found.white());
         }).toList());

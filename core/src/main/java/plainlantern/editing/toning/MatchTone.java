@@ -30,9 +30,9 @@ public record MatchTone(Aim of, Aim like, @Typed.Share double strength, List<Fou
 
     @Override
     public MatchTone completed(Outside outside, Sheet before) {
-        Aim.Meant giver = like.first(before);
+        Aim.Meant giver = like.pictures(before).get(0);
         List<Found> all = new ArrayList<>();
-        for (Aim.Meant meant : of.meant(before)) {
+        for (Aim.Meant meant : of.pictures(before)) {
             if (!meant.equals(giver)) all.add(new Found(meant, outside.matched(giver.picture(), giver.treatment(), meant.picture(),
                     meant.treatment(), strength)));
         }

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import org.springframework.stereotype.Component;
@@ -16,6 +17,7 @@ import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
 import plainlantern.arranging.Snaps;
 import plainlantern.rendering.BoardPainter;
+import plainlantern.scene.Glazes;
 import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Picture;
@@ -29,10 +31,6 @@ import plainlantern.studio.shelf.PictureAddress;
 /** Draws the fragments that a change of a sheet calls for. */
 @Component
 class Answers {
-    /** Where the board finds a picture at first; the page asks for more pixels where it shows it larger. */
-    static final Function<PaintedPicture, String> BOARD = layer -> PictureAddress.of(layer.treated()) + "/medium";
-    static final Function<PaintedPicture, String> CARD = layer -> PictureAddress.of(layer.treated()) + "/small";
-
     private final ITemplateEngine templates;
     private final Map<String, String> gallery = new ConcurrentHashMap<>();
 
@@ -40,10 +38,20 @@ class Answers {
         this.templates = templates;
     }
 
+    /** Where the board finds a picture at first; the page asks for more pixels where it shows it larger. */
+    static Function<PaintedPicture, String> board(UUID sheet) {
+        return layer -> PictureAddress.of(layer.treated(), sheet) + (layer.treated().through().isPresent() ? "/640" : "/medium");
+    }
+
+    /** Where a card finds one. */
+    static Function<PaintedPicture, String> card(UUID sheet) {
+        return layer -> PictureAddress.of(layer.treated(), sheet) + (layer.treated().through().isPresent() ? "/160" : "/small");
+    }
+
     /** All of a page's elements as the board draws them. */
-    static List<String> boards(List<BoardPainter> drawn) {
+    static List<String> boards(UUID sheet, List<BoardPainter> drawn) {
         boolean many = drawn.size() > LineUpView.MANY;
-        return drawn.stream().map(p -> many ? waiting(p.board(CARD)) : p.board(BOARD)).toList();
+        return drawn.stream().map(p -> many ? waiting(p.board(card(sheet))) : p.board(board(sheet))).toList();
     }
 
     /** Its pictures wait until the page is there: see view.js. */
@@ -66,7 +74,7 @@ class Answers {
 
     /**
      * The panels that show something else although they are as they were: their vista was moved or has a vignette that others change,
-     * or their picture got a focal point.
+     * their picture got a focal point, or something changed beneath a glaze.
      */
     private static Set<String> elsewhere(Sheet was, Sheet now) {
         Set<Vista> lay = new HashSet<>(was.vistas());
@@ -78,6 +86,7 @@ class Answers {
             if (reformed || !lay.contains(vista)) now.members(vista.id()).forEach(p -> panels.add(p.id()));
         }
         for (Picture picture : now.shelf()) if (!were.contains(picture)) now.users(picture.id()).forEach(p -> panels.add(p.id()));
+        panels.addAll(Glazes.seeingOtherwise(was, now));
         return panels;
     }
 
@@ -91,14 +100,14 @@ class Answers {
         Set<String> there = new HashSet<>(order);
         List<String> kept = selected.stream().filter(there::contains).toList();
         List<BoardPainter> drawn = changed.stream().map(e -> BoardPainter.of(sheet, e)).toList();
-        LineUpView lineUp = LineUpView.of(sheet, drawn, CARD);
+        LineUpView lineUp = LineUpView.of(sheet, drawn, card(opened.id()));
         String[] cards = cards(lineUp);
         List<Answer.Part> parts = new ArrayList<>();
         for (int i = 0; i < changed.size(); i++) {
-            parts.add(new Answer.Part(changed.get(i).id(), drawn.get(i).board(BOARD), cards[i]));
+            parts.add(new Answer.Part(changed.get(i).id(), drawn.get(i).board(board(opened.id())), cards[i]));
         }
         return new Answer(opened.version(), sheet.name(), SheetSize.describe(sheet), kept(opened), opened.undo().orElse(""),
-                opened.redo().orElse(""), parts, order, kept, BoardPainter.paper(sheet, BOARD), swatches(sheet),
+                opened.redo().orElse(""), parts, order, kept, BoardPainter.paper(sheet, board(opened.id())), swatches(sheet),
                 lineUp.count(), lineUp.states(), bench(BenchView.of(opened.id(), sheet, looking, kept, sameShelf)),
                 new Answer.Facts(sheet.unit().symbol(), sheet.ppi(), sheet.width(), sheet.height(), sheet.bleed()), guides(sheet),
                         vistas(sheet), Optional.empty(), OptionalInt.empty());

@@ -87,11 +87,11 @@ public class BoardController {
         model.addAttribute("size", SheetSize.describe(sheet));
         model.addAttribute("kept", Answers.kept(opened));
         List<BoardPainter> drawn = sheet.elements().stream().map(e -> BoardPainter.of(sheet, e)).toList();
-        model.addAttribute("panels", Answers.boards(drawn));
-        model.addAttribute("lineup", LineUpView.of(sheet, drawn, Answers.CARD));
+        model.addAttribute("panels", Answers.boards(id, drawn));
+        model.addAttribute("lineup", LineUpView.of(sheet, drawn, Answers.card(id)));
         model.addAttribute("vistas", SheetJson.MAPPER.writeValueAsString(Answers.vistas(sheet)));
         model.addAttribute("swatches", SheetJson.MAPPER.writeValueAsString(Answers.swatches(sheet)));
-        model.addAttribute("paper", BoardPainter.paper(sheet, Answers.BOARD));
+        model.addAttribute("paper", BoardPainter.paper(sheet, Answers.board(id)));
         model.addAttribute("guides", SheetJson.MAPPER.writeValueAsString(Answers.guides(sheet)));
         model.addAttribute("gallery", answers.gallery());
         model.addAttribute("stages", Stage.values());
@@ -146,7 +146,7 @@ public class BoardController {
     @ResponseBody
     ForeseenView preview(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Request request) {
         Sheet before = sheets.open(id, member.id()).sheet();
-        return ForeseenView.of(read(member, request, before).foreseen(before));
+        return ForeseenView.of(id, read(member, request, before).foreseen(before));
     }
 
     /** One picture of the shelf, larger. */

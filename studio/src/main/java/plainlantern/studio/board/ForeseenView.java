@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import plainlantern.editing.Foreseen;
 import plainlantern.editing.Laid;
 import plainlantern.outline.PathData;
@@ -22,13 +23,13 @@ import plainlantern.rendering.BoardPainter;
 record ForeseenView(List<Answer.Part> changed, Optional<String> paper, List<Map<String, Object>> vistas, Optional<String> says,
 Optional<DealView> deal,
         Optional<List<String>> cells, Optional<String> lost, Optional<List<double[]>> across, Optional<List<double[]>> down) {
-    static ForeseenView of(Foreseen seen) {
+    static ForeseenView of(UUID sheet, Foreseen seen) {
         List<Answer.Part> changed = Answers.changed(seen.before(), seen.after()).stream()
-                .map(e -> new Answer.Part(e.id(), BoardPainter.of(seen.after(), e).board(Answers.BOARD), "")).toList();
+                .map(e -> new Answer.Part(e.id(), BoardPainter.of(seen.after(), e).board(Answers.board(sheet)), "")).toList();
         Optional<DealView> deal = seen.dealt().isEmpty() ? Optional.empty() : Optional.of(DealView.of(seen.before(), seen.dealt()));
         Optional<Laid> laid = seen.laid();
         Optional<String> paper = seen.after().paper().equals(seen.before().paper()) ? Optional.empty()
-                : Optional.of(BoardPainter.paper(seen.after(), Answers.BOARD));
+                : Optional.of(BoardPainter.paper(seen.after(), Answers.board(sheet)));
         return new ForeseenView(changed, paper, Answers.vistas(seen.after()), seen.says().or(() -> laid.map(Laid::says)), deal,
                 laid.map(l -> l.cells().stream().map(PathData::of).toList()), laid.map(l -> l.lost().orElse("")),
                 laid.map(Laid::across).filter(lines -> !lines.isEmpty()), laid.map(Laid::down).filter(lines -> !lines.isEmpty()));

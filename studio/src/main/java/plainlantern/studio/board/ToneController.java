@@ -60,6 +60,6 @@ public class ToneController {
 
     private static String says(Histogram histogram) {
         if (histogram.dark() < LITTLE && histogram.light() < LITTLE) return "Nothing is lost in black or white.";
-        return String.format(Locale.ROOT, "Cut off: %.1f %% in black, %.1f %% in white.", histogram.dark() * 100, histogram.light() * 100);
+        return String.format(Locale.ROOT, "Cut off: %.1f %% black, %.1f %% white.", histogram.dark() * 100, histogram.light() * 100);
     }
 }

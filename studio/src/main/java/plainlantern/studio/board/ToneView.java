@@ -12,6 +12,7 @@ import plainlantern.editing.toning.TonePart;
 import plainlantern.sheet.Blend;
 import plainlantern.sheet.ByBrightness;
 import plainlantern.sheet.ColourTable;
+import plainlantern.sheet.Element;
 import plainlantern.sheet.HueRange;
 import plainlantern.sheet.PictureLayer;
 import plainlantern.sheet.Sheet;
@@ -28,10 +29,10 @@ import plainlantern.sheet.Vignette;
  * @param paper whether there is a picture behind all panels
  * @param any   whether any panel shows a picture
  * @param kept  the tones of the sheet
+ * @param glazes those of the sheet
  */
 public record ToneView(Optional<Whose> whose, List<Part> parts, Optional<Stops> brightness, Optional<Tabled> table, boolean paper,
-        boolean any,
-        List<Kept> kept) {
+        boolean any, List<Kept> kept, GlazesView glazes) {
     /**
      * @param title   the selection in words
      * @param picture the name of the picture whose tone is shown
@@ -78,16 +79,17 @@ public record ToneView(Optional<Whose> whose, List<Part> parts, Optional<Stops> 
         Aim aim = new Aim(List.copyOf(selected), looking.layer(), looking.whole(), selected.isEmpty());
         boolean paper = sheet.paper().pictured().isPresent();
         boolean any = sheet.holders().stream().anyMatch(h -> !h.pictures().isEmpty());
+        GlazesView glazes = GlazesView.of(sheet, selected);
         List<Aim.Meant> all = aim.meant(sheet);
         Optional<Aim.Meant> meant = all.stream().findFirst();
         List<Kept> kept = sheet.styles().tones().stream().map(t -> new Kept(t.id(), t.name(), Tones.followers(sheet, t.id()),
                 meant.flatMap(m -> m.treatment().tone().named()).equals(Optional.of(t.id())))).toList();
-        if (meant.isEmpty()) return new ToneView(Optional.empty(), List.of(), Optional.empty(), Optional.empty(), paper, any, kept);
+        if (meant.isEmpty()) return new ToneView(Optional.empty(), List.of(), Optional.empty(), Optional.empty(), paper, any, kept, glazes);
         Tone tone = meant.get().treatment().tone();
         Numbers n = new Numbers(sheet);
         return new ToneView(Optional.of(whose(sheet, selected, looking, all)), parts(tone, n),
                 tone.brightness().map(b -> stops(b, n)), tone.table().map(t -> new Tabled(t.id(), t.name(),
-                value(question(ColourTable.class, "strength"), t, n, 1))), paper, any, kept);
+                value(question(ColourTable.class, "strength"), t, n, 1))), paper, any, kept, glazes);
     }
 
     private static Whose whose(Sheet sheet, Collection<String> selected, Looking looking, List<Aim.Meant> all) {
@@ -95,9 +97,12 @@ public record ToneView(Optional<Whose> whose, List<Part> parts, Optional<Stops> 
                 .flatMap(h -> h.picture(looking.layer()).stream()).toList();
         Aim.Meant meant = all.get(0);
         Treatment treatment = meant.treatment();
-        String title = layers.isEmpty() ? "Paper" : layers.size() == 1 ? sheet.chosen(selected).get(0).name() : layers.size() + " pictures";
-        return new Whose(title, sheet.picture(meant.picture()).name(),
-                all.stream().allMatch(m -> m.treatment().tone().equals(treatment.tone())), layers.size() > 1,
+        List<Element> glazes = sheet.chosen(selected).stream().filter(e -> e.glaze().isPresent()).toList();
+        int count = layers.size() + glazes.size();
+        String title = count == 0 ? "Paper" : count == 1 ? sheet.chosen(selected).get(0).name()
+                : layers.isEmpty() ? Element.counted(glazes) : count + " pictures";
+        return new Whose(title, meant.picture().isEmpty() ? title : sheet.picture(meant.picture()).name(),
+                all.stream().allMatch(m -> m.treatment().tone().equals(treatment.tone())), count > 1,
                 layers.stream().anyMatch(l -> l.slice().isPresent()), looking.whole(),
                 treatment.tone().named().map(id -> sheet.styles().tone(id).name()).orElse(""), !treatment.tone().plain());
     }

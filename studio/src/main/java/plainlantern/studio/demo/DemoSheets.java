@@ -72,7 +72,7 @@ final class DemoSheets {
     private static final Margins NARROW = new Margins(12, 12, 12, 12);
 
     static final List<Plan> ALL = List.of(leaflet(), badges(), joiner(), quarters(), poster(), puzzle(), honeycomb(),
-            postcard(), highWater(), triptych(), mornings(), inks(), evenings(),
+            postcard(), highWater(), triptych(), mornings(), inks(), glazed(), evenings(),
             gallery());
 
     private DemoSheets() {}
@@ -222,6 +222,28 @@ final class DemoSheets {
             steps.add(said("{'kind':'recolour-tone','of':{'panels':['" + accent[0] + "']},'colour':'" + accent[1] + "'}"));
         }
         return new Plan(poster.empty().named("Open day in two inks"), steps);
+    }
+
+    /** The poster finished by glazes: one light over all, a shifted strip, a frosted plate; the bird and the words stand above them. */
+    private static Plan glazed() {
+        Plan poster = poster();
+        List<Step> steps = new ArrayList<>(poster.steps());
+        steps.add(said("{'kind':'add-glaze','where':'over','panels':['p1','p2','p3','p4','p5','p6','p7']}"));
+        steps.add(said("{'kind':'rename','panel':'p13','name':'Light over all'}"));
+        steps.add(said("{'kind':'recolour-tone','of':{'panels':['p13']},'colour':'#2F6F73'}"));
+        steps.add(said("{'kind':'set-tone','of':{'panels':['p13']},'part':'brightness','strength':'30 %','blend':'color'}"));
+        steps.add(said("{'kind':'set-tone','of':{'panels':['p13']},'contrast':'20 %','shadows':'25 %','edge':'-45 %','grain':'20 %'}"));
+        steps.add(said("{'kind':'add-panel','outline':{'kind':'rectangle','topLeft':0,'topRight':0,'bottomRight':0,'bottomLeft':0}}"));
+        steps.add(said("{'kind':'seat-panels','panels':['p14'],'left':40,'top':14,'width':24,'height':392}"));
+        steps.add(said("{'kind':'make-glaze','panels':['p14']}"));
+        steps.add(said("{'kind':'rename','panel':'p14','name':'Shifted strip'}"));
+        steps.add(said("{'kind':'set-glaze','panels':['p14'],'dx':-96}"));
+        steps.add(said("{'kind':'set-finish','panels':['p14'],'width':'0.6 mm','colour':'#FFFFFF'}"));
+        steps.add(said("{'kind':'raise','panels':['p11','p12'],'to':'front'}"));
+        steps.add(said("{'kind':'add-glaze','where':'under','panels':['p12']}"));
+        steps.add(said("{'kind':'rename','panel':'p15','name':'Frosted plate'}"));
+        steps.add(said("{'kind':'set-plate','panels':['p12'],'opacity':'55 %'}"));
+        return new Plan(poster.empty().named("Open day, finished"), steps);
     }
 
     /** Four pictures of four evenings, brought near the light of one of them. */

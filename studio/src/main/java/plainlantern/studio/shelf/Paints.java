@@ -4,6 +4,7 @@ import java.awt.image.BufferedImage;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
@@ -15,10 +16,12 @@ import plainlantern.picture.PictureSource;
 import plainlantern.picture.Previews.Level;
 import plainlantern.rendering.Cost;
 import plainlantern.rendering.Delivery;
+import plainlantern.rendering.Glazing;
 import plainlantern.rendering.RasterPainter;
 import plainlantern.scene.Page;
 import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.scene.Scene;
+import plainlantern.sheet.Treated;
 import plainlantern.studio.room.Room;
 
 /** Paintings of sheets for an account that waits for them, each with the memory it takes. */
@@ -44,6 +47,17 @@ public class Paints {
     public BufferedImage part(UUID account, Scene scene, Box box, double ppi) {
         return room.with(account, Cost.part(scene, box, ppi, previews()),
                 () -> RasterPainter.part(scene, box, ppi, pictures.previews(account)));
+    }
+
+    /** A glaze of a scene from previews, as {@link Glazing#look} has it. */
+    public Optional<BufferedImage> glaze(UUID account, Scene scene, Treated told, int side) {
+        Optional<Box> box = scene.items().stream().filter(item -> item.element().equals(told.subject())).map(item -> item.clip().bounds())
+                .findFirst();
+        return box.flatMap(around -> {
+            double ppi = Math.max(1, side / Math.max(around.width(), around.height()) * Unit.MM_PER_INCH);
+            return room.with(account, 2 * Cost.part(scene, around, ppi, previews()),
+                    () -> Glazing.look(scene, told, side, pictures.previews(account)));
+        });
     }
 
     /** The pixels of a delivery, from the originals, as {@link RasterPainter#pixels} has them. */

@@ -5,9 +5,11 @@ import java.nio.charset.StandardCharsets;
 import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import plainlantern.asking.BadInput;
 import plainlantern.sheet.Cleared;
 import plainlantern.sheet.SheetJson;
+import plainlantern.sheet.Through;
 import plainlantern.sheet.Toned;
 import plainlantern.sheet.Treated;
 import plainlantern.sheet.Warp;
@@ -21,11 +23,20 @@ public final class PictureAddress {
     private PictureAddress() {}
 
     @JsonInclude(JsonInclude.Include.NON_EMPTY)
-    private record Told(Optional<Cleared> cleared, List<Toned> tones, Optional<Warp> warp) {}
+    private record Told(Optional<Cleared> cleared, List<Toned> tones, Optional<Warp> warp, Optional<Through> through) {}
 
     /** Such as "/pictures/…" or "/pictures/…/eyJ0b25l…"; the level follows. */
     public static String of(Treated what) {
-        return "/pictures/" + what.picture() + (what.untouched() ? "" : "/" + written(new Told(what.cleared(), what.tones(), what.warp())));
+        return "/pictures/" + told(what);
+    }
+
+    /** The same of what a sheet shows: what lies beneath a glaze is painted from that sheet, such as "/sheets/…/glazes/p4-5f3a/eyJ0aH…". */
+    public static String of(Treated what, UUID sheet) {
+        return what.through().isEmpty() ? of(what) : "/sheets/" + sheet + "/glazes/" + told(what);
+    }
+
+    private static String told(Treated what) {
+        return what.picture() + (what.untouched() ? "" : "/" + written(new Told(what.cleared(), what.tones(), what.warp(), what.through())));
     }
 
     private static String written(Told told) {
@@ -33,10 +44,10 @@ public final class PictureAddress {
     }
 
     /** A picture with the treatment that a part of an address names. */
-    static Optional<Treated> read(String picture, String written) {
+    public static Optional<Treated> read(String picture, String written) {
         try {
             Told told = SheetJson.MAPPER.readValue(new String(Base64.getUrlDecoder().decode(written), StandardCharsets.UTF_8), Told.class);
-            return Optional.ofNullable(told).map(t -> new Treated(picture, t.cleared(), t.tones(), t.warp()));
+            return Optional.ofNullable(told).map(t -> new Treated(picture, t.cleared(), t.tones(), t.warp(), t.through()));
         } catch (JacksonException | IllegalArgumentException | NullPointerException | BadInput damaged) {
             return Optional.empty();
         }

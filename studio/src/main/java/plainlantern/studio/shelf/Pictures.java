@@ -68,8 +68,8 @@ public class Pictures {
     private static final int LIVE = 512;
     /** The same where a tone looks at the surroundings of each pixel, which takes twice as long. */
     private static final int LIVE_LOCAL = 384;
-    /** So many small previews are kept, decoded, for one painting. */
-    static final int SMALL_KEPT = 32;
+    /** So many small previews are kept, decoded: paintings of one sheet ask for the same again and again. */
+    static final int SMALL_KEPT = 64;
 
     private final PictureStore store;
     private final TransactionTemplate transaction;
@@ -79,6 +79,8 @@ public class Pictures {
     private final ColourTables tables;
     /** Previews that were treated last, decoded: while a slider moves, the same one is asked for again and again. */
     private final Recent<String, BufferedImage> recent = new Recent<>(8);
+    /** By account and picture. */
+    private final Recent<String, BufferedImage> small = new Recent<>(SMALL_KEPT);
     /** A check asks the same of every picture after each edit. */
     private final Recent<Asked, Told.Lost> lost = new Recent<>(1000);
 
@@ -368,7 +370,6 @@ public class Pictures {
      * one.
      */
     public PictureSource previews(UUID account) {
-        Recent<String, BufferedImage> small = new Recent<>(SMALL_KEPT);
         Recent<String, PictureRow> rows = new Recent<>(1000);
         return with(account, (sha, share) -> {
             PictureRow row = rows.get(sha, () -> store.find(sha).orElseThrow(NotFound::new));
@@ -377,7 +378,7 @@ public class Pictures {
                 byte[] data = preview(account, sha, level).data();
                 return PictureReader.decode(sha, data, PictureReader.inspect(sha, data));
             };
-            return level == Level.SMALL ? small.get(sha, reading) : reading.get();
+            return level == Level.SMALL ? small.get(account + sha, reading) : reading.get();
         });
     }
 

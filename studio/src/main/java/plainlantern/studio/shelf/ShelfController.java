@@ -3,7 +3,6 @@ package plainlantern.studio.shelf;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -53,7 +52,7 @@ public class ShelfController {
     }
 
     private static Level level(String name) {
-        return Stream.of(Level.values()).filter(l -> l.name().equalsIgnoreCase(name)).findFirst().orElseThrow(NotFound::new);
+        return Level.named(name).orElseThrow(NotFound::new);
     }
 
     private static ResponseEntity<byte[]> lasting(PictureStore.Data data) {

@@ -1,0 +1,2 @@
+/** Glazes: what lies beneath them, treated. */
+package plainlantern.editing.glazing;

@@ -1,0 +1,223 @@
+package plainlantern.rendering;
+
+import java.awt.image.BufferedImage;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import plainlantern.geometry.Affine;
+import plainlantern.geometry.Box;
+import plainlantern.picture.PictureSource;
+import plainlantern.picture.Tile;
+import plainlantern.scene.Scene;
+import plainlantern.scene.Scene.Item;
+import plainlantern.scene.Scene.PaintedPicture;
+import plainlantern.sheet.Through;
+import plainlantern.sheet.Treated;
+import plainlantern.treating.ColourMap;
+import plainlantern.treating.Patch;
+import plainlantern.treating.Treating;
+import plainlantern.treating.Whole;
+
+/**
+ * A source that knows what lies beneath the glazes of scenes: it paints that as it is asked for. Beyond the paper it is mirrored, so that no
+ * blur fades out at the edges of a sheet.
+ */
+public final class Glazing implements PictureSource {
+    private final PictureSource pictures;
+    private final Map<String, Beneath> glazes = new HashMap<>();
+
+    /** What lies beneath a glaze, which is the frontmost of it itself. */
+    private record Beneath(Scene scene, PaintedPicture layer) {
+        Affine toPixels(Affine map) {
+            return map.after(layer.pixelsToSheet().inverse());
+        }
+    }
+
+    private Glazing(List<Scene> scenes, PictureSource pictures) {
+        this.pictures = pictures;
+        for (Scene scene : scenes) {
+            List<Item> items = scene.items();
+            for (int i = 0; i < items.size(); i++) {
+                if (!is(items.get(i))) continue;
+                PaintedPicture layer = items.get(i).pictures().get(0);
+                glazes.put(layer.treated().picture(), new Beneath(new Scene(scene.width(), scene.height(), scene.paper(),
+                        items.subList(0, i)), layer));
+            }
+        }
+    }
+
+    /**
+     * A glaze of a scene by itself, treated as it is told, in its upright box.
+     *
+     * @param side pixels along the longer side, or as many as there are
+     * @return empty where there is no such glaze
+     */
+    public static Optional<BufferedImage> look(Scene scene, Treated told, int side, PictureSource pictures) {
+        Glazing glazing = new Glazing(List.of(scene), pictures);
+        return glazing.glazes.values().stream().map(Beneath::layer).filter(layer -> layer.treated().subject().equals(told.subject()))
+                .findFirst().map(layer -> {
+            double scale = Math.min(1, (double) side / Math.max(layer.width(), layer.height()));
+            int[] size = {(int) Math.max(1, Math.round(layer.width() * scale)), (int) Math.max(1, Math.round(layer.height() * scale))};
+            Treated what = new Treated(layer.treated().picture(), Optional.empty(), told.tones(), Optional.empty(), told.through());
+            return glazing.sized(what, 1, layer.width(), layer.height(), size);
+        });
+    }
+
+    /** Whether an item is a glaze. */
+    static boolean is(Item item) {
+        return item.layers().size() == 1 && item.layers().get(0).picture().flatMap(p -> p.treated().through()).isPresent();
+    }
+
+    /** A source for those scenes; where none has a glaze, the same. */
+    public static PictureSource of(List<Scene> scenes, PictureSource pictures) {
+        boolean any = scenes.stream().flatMap(scene -> scene.items().stream()).anyMatch(Glazing::is);
+        return any ? new Glazing(scenes, pictures) : pictures;
+    }
+
+    @Override
+    public BufferedImage image(String id, double share) {
+        return pictures.image(id, share);
+    }
+
+    @Override
+    public BufferedImage deep(String id, double share) {
+        return pictures.deep(id, share);
+    }
+
+    @Override
+    public void passed(String id) {
+        pictures.passed(id);
+    }
+
+    @Override
+    public Optional<ColourMap> table(String id) {
+        return pictures.table(id);
+    }
+
+    @Override
+    public Optional<byte[]> original(String id) {
+        return glazes.containsKey(id) ? Optional.empty() : pictures.original(id);
+    }
+
+    @Override
+    public Tile onto(Treated what, int width, int height, Affine map, Box wanted) {
+        if (what.through().isEmpty()) return pictures.onto(what, width, height, map, wanted);
+        Beneath beneath = glazes.get(what.picture());
+        Affine toPixels = beneath.toPixels(map);
+        return seen(what, width, height, map, toPixels, wanted, box -> painted(beneath.scene(), toPixels, box, pictures),
+                whole(what, beneath.scene(), beneath.layer(), pictures));
+    }
+
+    @Override
+    public BufferedImage sized(Treated what, double share, int width, int height, int[] size) {
+        if (what.through().isEmpty()) return pictures.sized(what, share, width, height, size);
+        Affine map = Affine.scale((double) size[0] / width, (double) size[1] / height);
+        boolean clear = glazes.get(what.picture()).scene().paper().isEmpty();
+        return onto(what, width, height, map, new Box(0, 0, size[0], size[1])).image(clear ? BufferedImage.TYPE_4BYTE_ABGR
+                : BufferedImage.TYPE_3BYTE_BGR);
+    }
+
+    /** By so many whole pixels what a glaze shows is moved. */
+    static int[] shift(Through through, Affine toPixels) {
+        return new int[] {(int) Math.round(through.dx() * toPixels.xScale()), (int) Math.round(through.dy() * toPixels.yScale())};
+    }
+
+    /** So many pixels around what is wanted of it a glaze looks at, its shift aside. */
+    static int reach(PaintedPicture layer, Affine toPixels) {
+        double deviation = deviation(layer.treated().through().orElseThrow(), toPixels);
+        int tone = Treating.reach(layer.treated(), layer.pixelsToSheet().inverse().after(toPixels.inverse()));
+        return tone + (deviation == 0 ? 0 : Blur.room(deviation));
+    }
+
+    private static double deviation(Through through, Affine toPixels) {
+        return through.blur() * (toPixels.xScale() + toPixels.yScale()) / 2;
+    }
+
+    /**
+     * What is wanted of a glaze.
+     *
+     * @param map   from its own pixels, so many across and down, to the output's
+     * @param below gives the pixels beneath in a box of whole pixels of the output
+     */
+    static Tile seen(Treated what, int width, int height, Affine map, Affine toPixels, Box wanted, Function<Box, Tile> below,
+            Whole whole) {
+        Through through = what.through().orElseThrow();
+        Affine toPicture = Affine.scale(1.0 / width, 1.0 / height).after(map.inverse());
+        int reach = Treating.reach(what, map.inverse());
+        Tile like = Tile.over(wanted.grown(reach));
+        double deviation = deviation(through, toPixels);
+        Tile tile;
+        int[] by = shift(through, toPixels);
+        if (deviation > 0) {
+            Blur.Cells cells = new Blur.Cells(deviation, like);
+            tile = cells.blurredPixels(moved(below, cells.pixels(), by));
+        } else {
+            tile = moved(below, like.box(), by);
+        }
+        Treating.treat(what, new Patch(tile.argb(), tile.width(), tile.height(), toPicture.after(Affine.move(tile.x(), tile.y()))), whole);
+        return reach == 0 ? tile : tile.part(wanted);
+    }
+
+    private static Tile moved(Function<Box, Tile> below, Box box, int[] by) {
+        Tile tile = below.apply(new Box(box.x() - by[0], box.y() - by[1], box.width(), box.height()));
+        return new Tile(tile.x() + by[0], tile.y() + by[1], tile.width(), tile.height(), tile.argb());
+    }
+
+    /** A scene's pixels in a box. */
+    private static Tile painted(Scene scene, Affine toPixels, Box box, PictureSource pictures) {
+        Mirror mirror = mirror(scene, toPixels);
+        Tile out = Tile.over(box);
+        Mirror.Span across = mirror.across().seen(new Mirror.Span(out.x(), out.x() + out.width()));
+        Mirror.Span down = mirror.down().seen(new Mirror.Span(out.y(), out.y() + out.height()));
+        int[] size = {across.to() - across.from(), down.to() - down.from()};
+        Strips strips = new Strips(scene, Affine.move(-across.from(), -down.from()).after(toPixels), size, scene.paper().isPresent(),
+                pictures, Progress.UNHEARD, id -> {});
+        Window window = new Window(strips, across.from(), down.from(), mirror);
+        window.until(down.to());
+        return window.tile(box);
+    }
+
+    /** The mirrors at the edges of a scene's paper. */
+    static Mirror mirror(Scene scene, Affine toPixels) {
+        return scene.paper().map(paper -> Mirror.at(paper.clip().mapped(toPixels).bounds())).orElse(Mirror.NONE);
+    }
+
+    /** All of what a glaze shows, for tones that look at surroundings. */
+    static Whole whole(Treated what, Scene beneath, PaintedPicture layer, PictureSource pictures) {
+        return new Whole() {
+            @Override
+            public int longer() {
+                return Math.max(layer.width(), layer.height());
+            }
+
+            @Override
+            public Patch small(int longer) {
+                double scale = (double) longer / longer();
+                int[] size = {(int) Math.max(1, Math.round(layer.width() * scale)), (int) Math.max(1, Math.round(layer.height() * scale))};
+                Affine map = Affine.scale((double) size[0] / layer.width(), (double) size[1] / layer.height());
+                Affine toPixels = map.after(layer.pixelsToSheet().inverse());
+                Treated before = new Treated(what.picture(), Optional.empty(), List.of(), Optional.empty(), what.through());
+                Tile tile = seen(before, layer.width(), layer.height(), map, toPixels, new Box(0, 0, size[0], size[1]),
+                        box -> painted(beneath, toPixels, box, pictures), this);
+                return new Patch(tile.argb(), tile.width(), tile.height(), Affine.scale(1.0 / size[0], 1.0 / size[1]));
+            }
+
+            @Override
+            public int width() {
+                return layer.width();
+            }
+
+            @Override
+            public int height() {
+                return layer.height();
+            }
+
+            @Override
+            public Optional<ColourMap> table(String id) {
+                return pictures.table(id);
+            }
+        };
+    }
+}

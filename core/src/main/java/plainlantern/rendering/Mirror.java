@@ -1,0 +1,54 @@
+package plainlantern.rendering;
+
+import plainlantern.geometry.Box;
+
+/** Pixels beyond the edges of a box: as in mirrors that stand there, so that nothing that looks across an edge sees a seam. */
+record Mirror(Span across, Span down) {
+    /** Nothing is mirrored. */
+    static final Mirror NONE = new Mirror(Span.NONE, Span.NONE);
+
+    /** At the edges of the whole pixels that a box touches. */
+    static Mirror at(Box box) {
+        return new Mirror(Span.of(box.x(), box.right()), Span.of(box.y(), box.bottom()));
+    }
+
+    /** From one pixel to before another. */
+    record Span(int from, int to) {
+        static final Span NONE = new Span(0, 0);
+
+        static Span of(double from, double to) {
+            int first = (int) Math.floor(from + 1e-6);
+            return new Span(first, Math.max(first + 1, (int) Math.ceil(to - 1e-6)));
+        }
+
+        /** Where a pixel's colour lies. */
+        int at(int pixel) {
+            int length = to - from;
+            if (length == 0) return pixel;
+            int place = Math.floorMod(pixel - from, 2 * length);
+            return from + (place < length ? place : 2 * length - 1 - place);
+        }
+
+        /** All that pixels of a span see. */
+        Span seen(Span of) {
+            if (to == from || of.from >= from && of.to <= to) return of;
+            if (of.to - of.from >= to - from) return this;
+            int first = Math.min(at(of.from), at(of.to - 1));
+            int last = Math.max(at(of.from), at(of.to - 1));
+            for (int edge : new int[] {from, to - 1}) {
+                // An edge is seen where a mirror stands between the two ends.
+                for (int pixel = of.from; pixel < of.to; pixel++) {
+                    if (at(pixel) != edge) continue;
+                    first = Math.min(first, edge);
+                    last = Math.max(last, edge);
+                    break;
+                }
+            }
+            return new Span(first, last + 1);
+        }
+
+        Span union(Span other) {
+            return new Span(Math.min(from, other.from), Math.max(to, other.to));
+        }
+    }
+}

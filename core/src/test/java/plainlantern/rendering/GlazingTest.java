@@ -1,0 +1,140 @@
+package plainlantern.rendering;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.File;
+import java.nio.file.Files;
+import java.util.Arrays;
+import java.util.List;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import plainlantern.Painted;
+import plainlantern.Sheets;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Unit;
+import plainlantern.editing.filling.ShelvePictures;
+import plainlantern.picture.PictureSource;
+import plainlantern.scene.Page;
+import plainlantern.scene.Scene;
+import plainlantern.sheet.Sheet;
+
+/** What glazes show of what lies beneath them. */
+class GlazingTest {
+    private static final BufferedImage PHOTO = Painted.scene(600, 400, BufferedImage.TYPE_3BYTE_BGR);
+    private static final PictureSource PICTURES = (id, share) -> PHOTO;
+    private static final double PPI = 127;
+
+    /** 120 by 80 mm, all of it one photo: 600 by 400 pixels at 127 ppi. */
+    private static Sheet sheet(String... edits) {
+        Sheet empty = Sheet.empty("Tide", Unit.MM, 120, 80, PPI);
+        Sheet shelved = new ShelvePictures(List.of(Sheets.DAWN)).apply(empty);
+        Sheet filled = Sheets.after(shelved, "{'kind':'set-up-sheet','bleed':0}", "{'kind':'add-panel','outline':{'kind':'rectangle','topLeft':0,'topRight':0,'bottomRight':0,'bottomLeft':0}}",
+                "{'kind':'seat-panels','panels':['p1'],'left':0,'top':0,'width':120,'height':80}",
+                "{'kind':'fill','panels':['p1'],'picture':'" + Sheets.DAWN.id() + "'}");
+        return Sheets.after(filled, edits);
+    }
+
+    private static BufferedImage painted(Sheet sheet) {
+        return RasterPainter.paint(Scene.of(sheet), PPI, true, PICTURES);
+    }
+
+    private static final String WHOLE = "{'kind':'add-glaze','where':'sheet'}";
+
+    /** A blur of 2 mm is 10 pixels of standard deviation, as ImageMagick has it. */
+    @Test
+    void aBlurIsGaussian(@TempDir File folder) throws Exception {
+        ImageIO.write(painted(sheet()), "png", new File(folder, "in.png"));
+        for (double mm : new double[] {0.4, 2, 6}) {
+            BufferedImage ours = painted(sheet(WHOLE, "{'kind':'set-glaze','panels':['p2'],'blur':" + mm + "}"));
+            Painted.run(folder, "convert", "in.png", "-virtual-pixel", "Mirror", "-gaussian-blur", "0x" + mm * 5, "out.png");
+            assertThat(Painted.difference(ours, ImageIO.read(new File(folder, "out.png")))).as("%s mm", mm).isLessThan(1.5);
+        }
+    }
+
+    /** A tone over the whole sheet is what the same tone makes of the picture that covers it, surroundings, corners, grain and all. */
+    @Test
+    void aToneOverAllIsTheToneOfThePicture() {
+        String[] tones = {"'exposure':0.7,'temperature':20", "'shadows':0.5,'broad':0.3", "'edge':-0.6", "'grain':0.4"};
+        for (String tone : tones) {
+            Sheet glazed = sheet(WHOLE, "{'kind':'set-tone','of':{'panels':['p2']}," + tone + "}");
+            Sheet toned = sheet("{'kind':'set-tone','of':{'panels':['p1']}," + tone + "}");
+            assertThat(Painted.difference(painted(glazed), painted(toned))).as(tone).isLessThan(1);
+            assertThat(Painted.difference(painted(glazed), painted(sheet()))).as(tone).isGreaterThan(1);
+        }
+    }
+
+    /** Within its form it shows what lies elsewhere, to the pixel; beyond the paper that is mirrored. Outside it nothing changes. */
+    @Test
+    void aShiftIsExact() {
+        BufferedImage before = painted(sheet());
+        BufferedImage after = painted(sheet("{'kind':'add-panel','outline':{'kind':'rectangle','topLeft':0,'topRight':0,'bottomRight':0,'bottomLeft':0}}",
+                "{'kind':'seat-panels','panels':['p2'],'left':0,'top':20,'width':40,'height':40}",
+                "{'kind':'make-glaze','panels':['p2']}", "{'kind':'set-glaze','panels':['p2'],'dx':'10 mm','dy':-8}"));
+        int[][] looks = {{100, 150, 50, 190}, {199, 299, 149, 339}, {60, 120, 10, 160}, {20, 120, 29, 160}};
+        for (int[] look : looks) assertThat(after.getRGB(look[0], look[1])).isEqualTo(before.getRGB(look[2], look[3]));
+        for (int[] same : new int[][] {{201, 150}, {100, 99}, {100, 301}, {599, 399}})
+            assertThat(after.getRGB(same[0], same[1])).isEqualTo(before.getRGB(same[0], same[1]));
+    }
+
+    /** Colour stays what it is up to the edges of the sheet, and glazes see each other. */
+    @Test
+    void glazesSeeWhatLiesBeneathThem() {
+        Sheet grey = Sheets.after(Sheet.empty("Tide", Unit.MM, 60, 40, PPI), "{'kind':'set-paper','paper':{'kind':'plain','colour':'#808080'}}", WHOLE,
+                "{'kind':'set-glaze','panels':['p1'],'blur':'9 mm'}");
+        assertThat(painted(grey).getRGB(0, 0) & 0xFFFFFF).isEqualTo(0x808080);
+        assertThat(painted(grey).getRGB(299, 199) & 0xFFFFFF).isEqualTo(0x808080);
+        String brighter = "{'kind':'set-tone','of':{'panels':['%s']},'exposure':1}";
+        Sheet once = Sheets.after(grey, brighter.formatted("p1"));
+        Sheet twice = Sheets.after(once, WHOLE, brighter.formatted("p2"));
+        // One stop is twice the light (IEC 61966-2-1): 0x80 stores 0.2159 of it, 0.4317 is stored as 0xAF, 0.8635 as 0xEF.
+        assertThat(painted(once).getRGB(30, 30) & 0xFF).isBetween(0xAE, 0xB0);
+        assertThat(painted(twice).getRGB(30, 30) & 0xFF).isBetween(0xED, 0xF0);
+    }
+
+    /** Half as strong is half the way; multiplied, the product (W3C Compositing and Blending 1). */
+    @Test
+    void howItMeetsWhatLiesBeneathIsItsLook() {
+        Sheet grey = Sheets.after(Sheet.empty("Tide", Unit.MM, 60, 40, PPI), "{'kind':'set-paper','paper':{'kind':'plain','colour':'#808080'}}", WHOLE,
+                "{'kind':'set-tone','of':{'panels':['p1']},'exposure':1}");
+        int bright = painted(grey).getRGB(30, 30) & 0xFF;
+        int half = painted(Sheets.after(grey, "{'kind':'set-finish','panels':['p1'],'opacity':'50 %'}")).getRGB(30, 30) & 0xFF;
+        assertThat(half).isCloseTo((0x80 + bright) / 2, within(1));
+        int product = painted(Sheets.after(grey, "{'kind':'set-finish','panels':['p1'],'blend':'multiply'}")).getRGB(30, 30) & 0xFF;
+        assertThat(product).isCloseTo(0x80 * bright / 255, within(1));
+    }
+
+    /** A document's glaze is pixels of its own place; text above and beside it stays text. */
+    @Test
+    void documentsKeepWhatIsNotBeneathIt(@TempDir File folder) throws Exception {
+        Sheet sheet = sheet(WHOLE, "{'kind':'set-glaze','panels':['p2'],'blur':'2 mm'}", "{'kind':'add-caption','text':'High water 14:20'}",
+                "{'kind':'add-glaze','where':'under','panels':['p3']}");
+        Scene scene = Scene.of(sheet);
+        assertThat(scene.items().stream().map(Scene.Item::element)).containsExactly("p1", "p2", "p4", "p3");
+        Delivery pdf = Delivery.of(Format.PDF, 2 * PPI);
+        File file = new File(folder, "out.pdf");
+        Files.write(file.toPath(), pdf.file(Page.of(scene), PICTURES));
+        Painted.run(folder, "pdftoppm", "-r", "127", "-png", "-singlefile", "out.pdf", "out");
+        assertThat(Painted.difference(ImageIO.read(new File(folder, "out.png")), painted(sheet))).isLessThan(2);
+        Painted.run(folder, "pdftotext", "out.pdf", "out.txt");
+        assertThat(Files.readString(new File(folder, "out.txt").toPath())).contains("High water 14:20");
+        BufferedImage merged = ImageIO.read(new ByteArrayInputStream(Delivery.of(Format.PNG, PPI).file(Page.of(scene), PICTURES)));
+        assertThat(Painted.difference(merged, painted(sheet))).isZero();
+    }
+
+    @Test
+    void thereIsALimit() {
+        String[] many = new String[20];
+        Arrays.fill(many, WHOLE);
+        Sheet full = sheet(many);
+        assertThatThrownBy(() -> Sheets.after(full, WHOLE)).isInstanceOf(BadInput.class).hasMessageContaining("20 glazes");
+        assertThat(painted(full)).satisfies(image -> assertThat(Painted.difference(image, painted(sheet()))).isZero());
+        assertThat(full.element("p5").seat().width()).isEqualTo(120);
+        assertThatThrownBy(() -> sheet("{'kind':'make-glaze','panels':['p1']}")).isInstanceOf(BadInput.class)
+                .hasMessageContaining("Empty the panel first");
+    }
+}

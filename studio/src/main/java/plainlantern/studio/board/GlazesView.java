@@ -1,0 +1,52 @@
+package plainlantern.studio.board;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import plainlantern.asking.Unit;
+import plainlantern.sheet.Blend;
+import plainlantern.sheet.Element;
+import plainlantern.sheet.Glaze;
+import plainlantern.sheet.Look;
+import plainlantern.sheet.Sheet;
+
+/**
+ * What Tone shows of glazes.
+ *
+ * @param chosen   the first of the selection, where that is nothing but glazes
+ * @param all      those of the sheet, the frontmost first
+ * @param selected whether anything is selected that one could lie over
+ * @param makeable whether all that is selected could become glazes
+ */
+public record GlazesView(Optional<Chosen> chosen, List<Named> all, boolean selected, boolean makeable) {
+    /** The sliders go no farther than most people need; more can be typed. */
+    private static final double MOST_BLUR = 20;
+
+    /** @param on whether it is selected */
+    public record Named(String id, String name, boolean on, boolean hidden) {}
+
+    /** How one shows what lies beneath it, and how it meets that. */
+    public record Chosen(ToneView.Value blur, ToneView.Value opacity, String dx, String dy, boolean whole, String blend, List<Blend> blends) {}
+
+    static GlazesView of(Sheet sheet, Collection<String> selected) {
+        List<Element> elements = sheet.chosen(selected);
+        boolean only = !elements.isEmpty() && elements.stream().allMatch(e -> e.glaze().isPresent());
+        Numbers n = new Numbers(sheet);
+        Optional<Chosen> chosen = only ? elements.get(0).glaze().map(glaze -> chosen(glaze, n)) : Optional.empty();
+        List<Named> all = sheet.elements().stream().filter(e -> e.glaze().isPresent())
+                .map(e -> new Named(e.id(), e.name(), selected.contains(e.id()), e.hidden())).collect(Collectors.toCollection(ArrayList::new));
+        Collections.reverse(all);
+        boolean makeable = !elements.isEmpty() && elements.stream().allMatch(e -> e.panel().filter(p -> p.content().isEmpty()).isPresent());
+        return new GlazesView(chosen, all, !elements.isEmpty(), makeable);
+    }
+
+    private static Chosen chosen(Glaze glaze, Numbers n) {
+        Look look = glaze.finish().look();
+        return new Chosen(new ToneView.Value("blur", "Blur", n.length(glaze.through().blur()), glaze.through().blur(), 0, MOST_BLUR, 0.1,
+                n.length(0)), new ToneView.Value("opacity", "Opacity", Unit.percent(look.opacity()), look.opacity() * 100, 0, 100, 1, "100 %"),
+                n.length(glaze.through().dx()), n.length(glaze.through().dy()), glaze.whole(), look.blend().css(), List.of(Blend.values()));
+    }
+}
