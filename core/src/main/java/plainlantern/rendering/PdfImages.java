@@ -10,7 +10,6 @@ import org.apache.pdfbox.pdmodel.graphics.image.JPEGFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import plainlantern.geometry.Box;
-import plainlantern.picture.Encoder;
 import plainlantern.picture.Tile;
 import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.sheet.Treated;
@@ -42,7 +41,7 @@ final class PdfImages {
         } else {
             BufferedImage sized = placed.sized(wanted);
             image = sized.getColorModel().hasAlpha() ? LosslessFactory.createFromImage(document, sized)
-                    : JPEGFactory.createFromByteArray(document, Encoder.jpeg(sized, quality / 100f, 72));
+                    : JPEGFactory.createFromByteArray(document, Placed.jpeg(wanted, sized, quality));
         }
         images.put(key, image);
         return image;

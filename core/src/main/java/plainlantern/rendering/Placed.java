@@ -2,6 +2,7 @@ package plainlantern.rendering;
 
 import java.awt.image.BufferedImage;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,6 +17,7 @@ import plainlantern.picture.Orientation;
 import plainlantern.picture.PictureFile;
 import plainlantern.picture.PictureReader;
 import plainlantern.picture.PictureSource;
+import plainlantern.picture.Tile;
 import plainlantern.scene.Scene.Item;
 import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.scene.Scene;
@@ -111,6 +113,8 @@ final class Placed {
 
     /** Which of its pixels, as many as are wanted, a file gets: all of them, or those that are seen with some around them. */
     Box part(Needed needed) {
+        if (glaze(needed.layer())) return whole(Path.box(new Box(0, 0, needed.layer().width(), needed.layer().height()))
+                .mapped(map(needed.layer())).bounds());
         int[] size = size(needed.layer());
         double across = (double) size[0] / needed.layer().width();
         double down = (double) size[1] / needed.layer().height();
@@ -124,19 +128,33 @@ final class Placed {
         return less ? Box.between(left, top, right, bottom) : new Box(0, 0, size[0], size[1]);
     }
 
+    /** Whether it is what a glaze shows: its pixels are those of the sheet, so that what lies beneath keeps its sharp edges. */
+    private static boolean glaze(PaintedPicture layer) {
+        return layer.treated().through().isPresent();
+    }
+
+    private static Box whole(Box box) {
+        return Box.between(Math.floor(box.x() + 1e-6), Math.floor(box.y() + 1e-6), Math.ceil(box.right() - 1e-6),
+                Math.ceil(box.bottom() - 1e-6));
+    }
+
+    /** From its own pixels to those that are wanted. */
+    private Affine map(PaintedPicture layer) {
+        double pixels = ppi / Unit.MM_PER_INCH;
+        if (glaze(layer)) return Affine.scale(pixels, pixels).after(layer.pixelsToSheet());
+        int[] size = size(layer);
+        return Affine.scale((double) size[0] / layer.width(), (double) size[1] / layer.height());
+    }
+
     private boolean whole(Needed needed) {
+        if (glaze(needed.layer())) return false;
         int[] size = size(needed.layer());
         return part(needed).equals(new Box(0, 0, size[0], size[1]));
     }
 
     /** Where what a file gets lies among the picture's own pixels. */
     Box place(Needed needed) {
-        PaintedPicture layer = needed.layer();
-        int[] size = size(layer);
-        Box part = part(needed);
-        double across = (double) layer.width() / size[0];
-        double down = (double) layer.height() / size[1];
-        return new Box(part.x() * across, part.y() * down, part.width() * across, part.height() * down);
+        return Path.box(part(needed)).mapped(map(needed.layer()).inverse()).bounds();
     }
 
     /** Its pixels, as many as are wanted. */
@@ -156,17 +174,22 @@ final class Placed {
     }
 
     private BufferedImage cut(PaintedPicture layer, Box part) {
-        int[] size = size(layer);
-        Affine map = Affine.scale((double) size[0] / layer.width(), (double) size[1] / layer.height());
-        return pictures.onto(layer.treated(), layer.width(), layer.height(), map, part)
-                .image(layer.pixels().opaque() ? BufferedImage.TYPE_3BYTE_BGR : BufferedImage.TYPE_4BYTE_ABGR);
+        Tile tile = pictures.onto(layer.treated(), layer.width(), layer.height(), map(layer), part);
+        boolean opaque = layer.pixels().opaque() || glaze(layer) && Arrays.stream(tile.argb()).allMatch(pixel -> pixel >>> 24 == 255);
+        return tile.image(opaque ? BufferedImage.TYPE_3BYTE_BGR : BufferedImage.TYPE_4BYTE_ABGR);
     }
 
     /** A file of it: its own where that can stand, PNG where parts are clear, else JPEG. */
     byte[] file(Needed needed, int quality) {
         return untouched(needed).orElseGet(() -> {
             BufferedImage seen = sized(needed);
-            return seen.getColorModel().hasAlpha() ? Encoder.png(seen, 72) : Encoder.jpeg(seen, quality / 100f, 72);
+            return seen.getColorModel().hasAlpha() ? Encoder.png(seen, 72) : jpeg(needed, seen, quality);
         });
+    }
+
+    /** What a glaze shows has edges of forms and letters, whose colour keeps its full resolution. */
+    static byte[] jpeg(Needed needed, BufferedImage seen, int quality) {
+        return glaze(needed.layer()) ? Encoder.jpeg(seen, quality / 100f, true, 72)
+                : Encoder.jpeg(seen, quality / 100f, 72);
     }
 }

@@ -43,6 +43,7 @@ import plainlantern.picture.Resample;
 import plainlantern.rendering.BoardPainter;
 import plainlantern.rendering.Delivery;
 import plainlantern.rendering.Format;
+import plainlantern.rendering.Glazing;
 import plainlantern.rendering.RasterPainter;
 import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.scene.Scene;
@@ -105,10 +106,10 @@ class AgreementTest {
     }
 
     /** A picture as the page gets it: treated, with no more pixels than its largest preview. */
-    private static byte[] painted(PaintedPicture layer) {
+    private static byte[] painted(PaintedPicture layer, PictureSource pictures) {
         double share = Math.min(1, (double) Previews.Level.LARGE.side() / Math.max(layer.width(), layer.height()));
         int[] size = {(int) Math.ceil(layer.width() * share), (int) Math.ceil(layer.height() * share)};
-        return Encoder.png(PICTURES.sized(layer.treated(), 1, layer.width(), layer.height(), size), 72);
+        return Encoder.png(pictures.sized(layer.treated(), 1, layer.width(), layer.height(), size), 72);
     }
 
     private static void agrees(String name, BufferedImage painted, BufferedImage meant, boolean[] edges) {
@@ -173,6 +174,7 @@ class AgreementTest {
 
     /** The board's own drawing, without what is there to be grabbed. */
     private static BufferedImage board(Sheet sheet, int width, int height) {
+        PictureSource pictures = Glazing.of(List.of(Scene.of(sheet)), PICTURES);
         Map<String, PaintedPicture> asked = new HashMap<>();
         Function<PaintedPicture, String> href = layer -> {
             String name = Integer.toHexString(layer.treated().hashCode());
@@ -188,7 +190,7 @@ class AgreementTest {
         for (var panel : sheet.elements()) svg.append(BoardPainter.of(sheet, panel).board(href));
         try (Page blank = Browsed.browser.newPage()) {
             blank.route("http://pictures.test/**", route -> route.fulfill(new Route.FulfillOptions().setContentType("image/png")
-                    .setBodyBytes(painted(asked.get(route.request().url().replaceFirst(".*/", ""))))));
+                    .setBodyBytes(painted(asked.get(route.request().url().replaceFirst(".*/", "")), pictures))));
             blank.setViewportSize(width, height);
             blank.setContent(svg + "</svg>");
             blank.waitForFunction("() => Promise.all([...document.querySelectorAll('image')].map((i) => i.decode())).then(() => true)");

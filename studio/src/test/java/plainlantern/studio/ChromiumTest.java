@@ -26,6 +26,7 @@ import plainlantern.asking.Typed;
 import plainlantern.asking.Unit;
 import plainlantern.editing.filling.FillPanels;
 import plainlantern.editing.filling.MovePicture;
+import plainlantern.editing.reading.EditReader;
 import plainlantern.fitting.Sitting;
 import plainlantern.geometry.Point;
 import plainlantern.lettering.LetterStyle;
@@ -341,5 +342,34 @@ class ChromiumTest extends Browsed {
         BufferedImage nothing = new BufferedImage(945, 378, BufferedImage.TYPE_INT_RGB);
         nothing.createGraphics().fillRect(0, 0, 945, 378);
         assertThat(difference(shown.get(0), nothing)).isGreaterThan(5);
+    }
+
+    /** Filter Effects 2: a glaze that blurs is Chromium's backdrop of a blurred box, but at its edges, where a backdrop sees no farther. */
+    @Test
+    void glazesAreBackdrops() throws Exception {
+        double px = Unit.PX.inMm(96);
+        Sheet sheet = Sheet.empty("Tide", Unit.PX, 300 * px, 200 * px, 96);
+        for (String edit : List.of("{'kind':'set-paper','paper':{'kind':'washed','turn':120,'round':false,'stops':["
+                + "{'at':0.3,'colour':'#204060','opacity':1},{'at':0.3,'colour':'#F0C060','opacity':1},"
+                + "{'at':0.6,'colour':'#F0C060','opacity':1},{'at':0.6,'colour':'#B03020','opacity':1}]}}",
+                "{'kind':'add-panel','outline':{'kind':'ellipse'}}",
+                "{'kind':'seat-panels','panels':['p1'],'left':'50 px','top':'30 px','width':'200 px','height':'140 px'}",
+                "{'kind':'make-glaze','panels':['p1']}", "{'kind':'set-glaze','panels':['p1'],'blur':'8 px'}"))
+            sheet = EditReader.read(edit.replace('\'', '"'), sheet).on(sheet);
+        BufferedImage ours = RasterPainter.paint(Scene.of(sheet), 96, true, (id, share) -> null);
+        Page blank = context.newPage();
+        blank.setViewportSize(300, 200);
+        blank.setContent("<body style='margin:0;height:200px;background:linear-gradient(120deg,#204060 30%,#F0C060 30% 60%,#B03020 60%)'>"
+                + "<div style='position:absolute;left:50px;top:30px;width:200px;height:140px;border-radius:50%;"
+                + "backdrop-filter:blur(8px)'></div>");
+        BufferedImage theirs = ImageIO.read(new ByteArrayInputStream(blank.screenshot()));
+        for (int y = 4; y < 200; y += 3) {
+            for (int x = 4; x < 300; x += 3) {
+                if (Math.hypot((x - 150) / 100.0, (y - 100) / 70.0) > 0.55) continue;
+                for (int shift = 0; shift < 24; shift += 8)
+                    assertThat((double) (ours.getRGB(x, y) >> shift & 255)).as("%d, %d", x, y)
+                            .isCloseTo(theirs.getRGB(x, y) >> shift & 255, within(3.0));
+            }
+        }
     }
 }

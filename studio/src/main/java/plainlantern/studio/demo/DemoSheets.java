@@ -228,11 +228,11 @@ final class DemoSheets {
     private static Plan glazed() {
         Plan poster = poster();
         List<Step> steps = new ArrayList<>(poster.steps());
-        steps.add(said("{'kind':'add-glaze','where':'over','panels':['p1','p2','p3','p4','p5','p6','p7']}"));
+        steps.add(said("{'kind':'add-glaze','where':'sheet'}"));
         steps.add(said("{'kind':'rename','panel':'p13','name':'Light over all'}"));
         steps.add(said("{'kind':'recolour-tone','of':{'panels':['p13']},'colour':'#2F6F73'}"));
         steps.add(said("{'kind':'set-tone','of':{'panels':['p13']},'part':'brightness','strength':'30 %','blend':'color'}"));
-        steps.add(said("{'kind':'set-tone','of':{'panels':['p13']},'contrast':'20 %','shadows':'25 %','edge':'-45 %','grain':'20 %'}"));
+        steps.add(said("{'kind':'set-tone','of':{'panels':['p13']},'shadows':'30 %','highlights':'-20 %'}"));
         steps.add(said("{'kind':'add-panel','outline':{'kind':'rectangle','topLeft':0,'topRight':0,'bottomRight':0,'bottomLeft':0}}"));
         steps.add(said("{'kind':'seat-panels','panels':['p14'],'left':40,'top':14,'width':24,'height':392}"));
         steps.add(said("{'kind':'make-glaze','panels':['p14']}"));
