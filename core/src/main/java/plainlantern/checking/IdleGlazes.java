@@ -32,8 +32,9 @@ final class IdleGlazes implements Check {
             return Optional.of(" changes nothing of what lies beneath it.");
         Box box = checked.box(glaze);
         boolean paper = !checked.sheet().paper().equals(new Paper.None());
-        boolean any = paper || checked.sheet().beneath(glaze.id()).stream().filter(e -> !e.hidden() && e.paints()).map(Element::boundsOnSheet)
-                .anyMatch(box.moved(new Point(-glaze.through().dx(), -glaze.through().dy()))::meets);
+        Box seen = box.moved(new Point(-glaze.through().dx(), -glaze.through().dy()));
+        boolean any = paper || checked.sheet().beneath(glaze.id()).stream().filter(e -> !e.hidden() && e.paints())
+                .map(Element::boundsOnSheet).anyMatch(seen::meets);
         return any ? Optional.empty() : Optional.of(" has nothing beneath it.");
     }
 }

@@ -68,7 +68,8 @@ public final class BoardPainter {
     /** Its group. {@code href} gives the address of a picture's preview. */
     public String board(Function<PaintedPicture, String> href) {
         StringBuilder out = new StringBuilder("<g class=\"panel ").append(state.label()).append(' ').append(panel.kind())
-                .append(panel.glaze().filter(Glaze::whole).isPresent() ? " whole" : "").append(panel.hidden() ? " out" : "").append(panel.locked() ? " locked" : "")
+                .append(panel.glaze().filter(Glaze::whole).isPresent() ? " whole" : "")
+                .append(panel.hidden() ? " out" : "").append(panel.locked() ? " locked" : "")
                 .append("\" data-id=\"").append(panel.id()).append("\" data-panel='")
                 .append(attribute(BoardNumbers.json(numbers(sheet, panel, state.label())))).append("'>");
         Surface board = Surface.board(href, Optional.of(path));

@@ -98,11 +98,14 @@ public final class Cost {
         Affine toPixels = RasterPainter.toPixels(page.box(), size);
         long item = 0;
         long all = 0;
+        long windows = 0;
         for (Item one : items(page.scene())) {
+            if (Glazing.is(one)) windows += GlazeRows.bytes(one, toPixels, size);
             item = Math.max(item, tiles(one, toPixels, new int[] {size[0], Math.max(Strips.high(size), (int) (Strips.BAND / size[0]))}));
             all += Math.min(Strips.BAND, tiles(one, toPixels, size) / PAGE);
         }
-        return Strips.bytes(size) + Math.min(Strips.KEPT, all) * PAGE + AHEAD * item + open(page, toPixels, size, pictures) + BESIDES;
+        return windows + Strips.bytes(size) + Math.min(Strips.KEPT, all) * PAGE + AHEAD * item
+                + open(page, toPixels, size, pictures) + BESIDES;
     }
 
     private static List<Item> items(Scene scene) {

@@ -15,10 +15,13 @@ import plainlantern.treating.ColourMap;
 import plainlantern.treating.Whole;
 
 /**
- * Rows of a page with a glaze over them, which looks at what was painted beneath it: of that as many rows are kept as its blur and its shift
- * reach.
+ * Rows of a page with a glaze over them, which looks at what was painted beneath it: of that as many rows are kept as its blur and its
+ * shift reach.
  */
 final class GlazeRows {
+    /** Bytes of a pixel. */
+    private static final int EACH = 4;
+
     private final Item glaze;
     private final Affine toPixels;
     private final int[] size;
@@ -60,6 +63,15 @@ final class GlazeRows {
         window = new Window(new Strips(beneath, Affine.move(-across.from(), -down.from()).after(toPixels), canvas, opaque, pictures,
                 Progress.UNHEARD, passed, Math.min(high, canvas[1]), band), across.from(), down.from(), mirror);
         seen = new Seen(pictures, Glazing.whole(layer.treated(), beneath, layer, pictures));
+    }
+
+    /** Memory that a glaze's rows take: its window, those that it hands on, and what becomes of them. */
+    static long bytes(Item glaze, Affine toPixels, int[] size) {
+        PaintedPicture layer = glaze.pictures().get(0);
+        int reach = Glazing.reach(layer, toPixels);
+        int down = Math.abs(Glazing.shift(layer.treated().through().orElseThrow(), toPixels)[1]);
+        long high = Math.max(Strips.high(size), 2 * reach);
+        return (long) size[0] * (Math.min(size[1], down + 2 * reach + high) + 4 * Math.min(size[1], high)) * EACH;
     }
 
     private boolean meets(Box own) {

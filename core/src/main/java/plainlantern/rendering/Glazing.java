@@ -21,8 +21,8 @@ import plainlantern.treating.Treating;
 import plainlantern.treating.Whole;
 
 /**
- * A source that knows what lies beneath the glazes of scenes: it paints that as it is asked for. Beyond the paper it is mirrored, so that no
- * blur fades out at the edges of a sheet.
+ * A source that knows what lies beneath the glazes of scenes: it paints that as it is asked for. Beyond the paper it is mirrored, so that
+ * no blur fades out at the edges of a sheet.
  */
 public final class Glazing implements PictureSource {
     private final PictureSource pictures;

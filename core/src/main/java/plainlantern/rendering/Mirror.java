@@ -29,9 +29,14 @@ record Mirror(Span across, Span down) {
             return from + (place < length ? place : 2 * length - 1 - place);
         }
 
+        /** Whether pixels from one to before another are no mirror images. */
+        boolean holds(int first, int last) {
+            return to == from || first >= from && last <= to;
+        }
+
         /** All that pixels of a span see. */
         Span seen(Span of) {
-            if (to == from || of.from >= from && of.to <= to) return of;
+            if (holds(of.from, of.to)) return of;
             if (of.to - of.from >= to - from) return this;
             int first = Math.min(at(of.from), at(of.to - 1));
             int last = Math.max(at(of.from), at(of.to - 1));

@@ -135,7 +135,7 @@ public final class SvgPainter {
     private static void picture(PaintedPicture layer, String id, Function<PaintedPicture, String> href, StringBuilder out) {
         if (layer.blur() > 0) out.append("<g filter=\"url(#blur-").append(id).append(")\">");
         String from = href.apply(layer);
-        String before = layer.toneless().equals(layer) || !from.startsWith("/") ? ""
+        String before = layer.treated().tones().isEmpty() || layer.treated().through().isPresent() || !from.startsWith("/") ? ""
                 : "\" data-before=\"" + href.apply(layer.toneless()).replaceFirst("/[^/]*$", "");
         if (from.startsWith("#")) out.append("<use");
         else out.append("<image width=\"").append(layer.width()).append("\" height=\"").append(layer.height())

@@ -45,8 +45,7 @@ final class Window {
     Tile tile(Box box) {
         Tile out = Tile.over(box);
         List<Tile> tiles = new ArrayList<>(kept);
-        boolean straight = mirror.across().at(out.x()) == out.x() && mirror.across().at(out.x() + out.width() - 1) == out.x() + out.width() - 1
-                && mirror.across().seen(new Mirror.Span(out.x(), out.x() + out.width())).from() == out.x();
+        boolean straight = mirror.across().holds(out.x(), out.x() + out.width());
         for (int y = 0; y < out.height(); y++) {
             int row = mirror.down().at(out.y() + y);
             Tile from = tiles.stream().filter(t -> row >= t.y() && row < t.y() + t.height()).findFirst()

@@ -19,8 +19,8 @@ import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Treated;
 
 /**
- * What a glaze paints: what lies beneath it, as a picture that fills its box. Whoever paints the scene knows that picture's pixels; its name
- * is another one whenever something that it shows has changed.
+ * What a glaze paints: what lies beneath it, as a picture that fills its box. Whoever paints the scene knows that picture's pixels; its
+ * name is another one whenever something that it shows has changed.
  */
 public final class Glazes {
     /** Pixels a mm, more than any output wants, and pixels along the longer side at most. */

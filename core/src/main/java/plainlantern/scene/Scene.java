@@ -223,7 +223,8 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
 
         /** Whether nothing can be seen through it. */
         public boolean opaque() {
-            return foot.isEmpty() && treated.through().isEmpty() && treated.cleared().isEmpty() && treated.warp().filter(Warp::open).isEmpty();
+            return foot.isEmpty() && treated.through().isEmpty() && treated.cleared().isEmpty()
+                    && treated.warp().filter(Warp::open).isEmpty();
         }
     }
 

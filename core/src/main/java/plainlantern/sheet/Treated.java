@@ -80,9 +80,9 @@ public record Treated(String picture, Optional<Cleared> cleared, List<Toned> ton
         return new Treated(picture, cleared, tones, newWarp, through);
     }
 
-    /** The same before its tones, and before all that a glaze does. */
+    /** The same before its tones. */
     public Treated toneless() {
-        return new Treated(picture, cleared, List.of(), warp, through.map(t -> Through.CLEAR));
+        return new Treated(picture, cleared, List.of(), warp, through);
     }
 
     /** Whether pixels stay as they are. */

@@ -33,7 +33,7 @@ class GlazingTest {
     private static Sheet sheet(String... edits) {
         Sheet empty = Sheet.empty("Tide", Unit.MM, 120, 80, PPI);
         Sheet shelved = new ShelvePictures(List.of(Sheets.DAWN)).apply(empty);
-        Sheet filled = Sheets.after(shelved, "{'kind':'set-up-sheet','bleed':0}", "{'kind':'add-panel','outline':{'kind':'rectangle','topLeft':0,'topRight':0,'bottomRight':0,'bottomLeft':0}}",
+        Sheet filled = Sheets.after(shelved, "{'kind':'set-up-sheet','bleed':0}", BOX,
                 "{'kind':'seat-panels','panels':['p1'],'left':0,'top':0,'width':120,'height':80}",
                 "{'kind':'fill','panels':['p1'],'picture':'" + Sheets.DAWN.id() + "'}");
         return Sheets.after(filled, edits);
@@ -43,6 +43,8 @@ class GlazingTest {
         return RasterPainter.paint(Scene.of(sheet), PPI, true, PICTURES);
     }
 
+    private static final String BOX = "{'kind':'add-panel','outline':{'kind':'rectangle','topLeft':0,'topRight':0,'bottomRight':0,"
+            + "'bottomLeft':0}}";
     private static final String WHOLE = "{'kind':'add-glaze','where':'sheet'}";
 
     /** A blur of 2 mm is 10 pixels of standard deviation, as ImageMagick has it. */
@@ -72,7 +74,7 @@ class GlazingTest {
     @Test
     void aShiftIsExact() {
         BufferedImage before = painted(sheet());
-        BufferedImage after = painted(sheet("{'kind':'add-panel','outline':{'kind':'rectangle','topLeft':0,'topRight':0,'bottomRight':0,'bottomLeft':0}}",
+        BufferedImage after = painted(sheet(BOX,
                 "{'kind':'seat-panels','panels':['p2'],'left':0,'top':20,'width':40,'height':40}",
                 "{'kind':'make-glaze','panels':['p2']}", "{'kind':'set-glaze','panels':['p2'],'dx':'10 mm','dy':-8}"));
         int[][] looks = {{100, 150, 50, 190}, {199, 299, 149, 339}, {60, 120, 10, 160}, {20, 120, 29, 160}};
@@ -84,7 +86,8 @@ class GlazingTest {
     /** Colour stays what it is up to the edges of the sheet, and glazes see each other. */
     @Test
     void glazesSeeWhatLiesBeneathThem() {
-        Sheet grey = Sheets.after(Sheet.empty("Tide", Unit.MM, 60, 40, PPI), "{'kind':'set-paper','paper':{'kind':'plain','colour':'#808080'}}", WHOLE,
+        Sheet grey = Sheets.after(Sheet.empty("Tide", Unit.MM, 60, 40, PPI),
+                "{'kind':'set-paper','paper':{'kind':'plain','colour':'#808080'}}", WHOLE,
                 "{'kind':'set-glaze','panels':['p1'],'blur':'9 mm'}");
         assertThat(painted(grey).getRGB(0, 0) & 0xFFFFFF).isEqualTo(0x808080);
         assertThat(painted(grey).getRGB(299, 199) & 0xFFFFFF).isEqualTo(0x808080);
@@ -99,7 +102,8 @@ class GlazingTest {
     /** Half as strong is half the way; multiplied, the product (W3C Compositing and Blending 1). */
     @Test
     void howItMeetsWhatLiesBeneathIsItsLook() {
-        Sheet grey = Sheets.after(Sheet.empty("Tide", Unit.MM, 60, 40, PPI), "{'kind':'set-paper','paper':{'kind':'plain','colour':'#808080'}}", WHOLE,
+        Sheet grey = Sheets.after(Sheet.empty("Tide", Unit.MM, 60, 40, PPI),
+                "{'kind':'set-paper','paper':{'kind':'plain','colour':'#808080'}}", WHOLE,
                 "{'kind':'set-tone','of':{'panels':['p1']},'exposure':1}");
         int bright = painted(grey).getRGB(30, 30) & 0xFF;
         int half = painted(Sheets.after(grey, "{'kind':'set-finish','panels':['p1'],'opacity':'50 %'}")).getRGB(30, 30) & 0xFF;

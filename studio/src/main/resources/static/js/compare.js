@@ -40,6 +40,7 @@ function draw() {
   for (const node of before.lastElementChild.querySelectorAll("[id]")) node.removeAttribute("id");
   for (const node of before.querySelectorAll("[data-id]")) node.removeAttribute("data-id");
   for (const image of before.querySelectorAll("image[data-picture]")) display(image, image.dataset.before ? plain(image) : wanted(image));
+  for (const glaze of before.querySelectorAll(".glaze")) glaze.remove();
   board.append(before);
   sharpen();
   cut();

@@ -205,6 +205,8 @@ watch((what) => what === "selection" && (paperToo = false));
 // Before and after: a button that is held, a key that is held, a line on the board.
 const painted = new Map();
 function before(shown) {
+  // What glazes show has all in it that is done beneath them.
+  for (const glaze of document.querySelectorAll("#panels .glaze")) glaze.classList.toggle("away", shown);
   for (const image of document.querySelectorAll("#ground image[data-before], #panels image[data-before]")) {
     if (shown) {
       painted.set(image, wanted(image));

@@ -183,7 +183,7 @@ class ToneBrowserTest extends Browsed {
         assertThat(page.locator("#tone-tables option")).hasCount(1);
     }
 
-    /** A glaze over all is toned and blurred; what is raised above it stays; the board is the delivery; a plate is frosted and taken away. */
+    /** A glaze over all is toned and blurred, lets clicks through, and sees what changes; the board is the delivery. */
     @Test
     void aGlazeShowsWhatLiesBeneath() throws Exception {
         toned();
@@ -210,6 +210,11 @@ class ToneBrowserTest extends Browsed {
         type(value("exposure"), "-1");
         undoSays("Exposure: Panel 1");
         assertThat(glaze()).not().hasAttribute("href", before);
+        page.locator("#well").focus();
+        page.keyboard().down("b");
+        assertThat(glaze()).isHidden();
+        page.keyboard().up("b");
+        assertThat(glaze()).isVisible();
         page.locator("text=Frosted, under the selection").click();
         undoSays("Glaze under: Panel 1");
         page.keyboard().press("Delete");

@@ -29,7 +29,8 @@ public record GlazesView(Optional<Chosen> chosen, List<Named> all, boolean selec
     public record Named(String id, String name, boolean on, boolean hidden) {}
 
     /** How one shows what lies beneath it, and how it meets that. */
-    public record Chosen(ToneView.Value blur, ToneView.Value opacity, String dx, String dy, boolean whole, String blend, List<Blend> blends) {}
+    public record Chosen(ToneView.Value blur, ToneView.Value opacity, String dx, String dy, boolean whole, String blend,
+            List<Blend> blends) {}
 
     static GlazesView of(Sheet sheet, Collection<String> selected) {
         List<Element> elements = sheet.chosen(selected);
@@ -37,16 +38,20 @@ public record GlazesView(Optional<Chosen> chosen, List<Named> all, boolean selec
         Numbers n = new Numbers(sheet);
         Optional<Chosen> chosen = only ? elements.get(0).glaze().map(glaze -> chosen(glaze, n)) : Optional.empty();
         List<Named> all = sheet.elements().stream().filter(e -> e.glaze().isPresent())
-                .map(e -> new Named(e.id(), e.name(), selected.contains(e.id()), e.hidden())).collect(Collectors.toCollection(ArrayList::new));
+                .map(e -> new Named(e.id(), e.name(), selected.contains(e.id()), e.hidden()))
+                .collect(Collectors.toCollection(ArrayList::new));
         Collections.reverse(all);
-        boolean makeable = !elements.isEmpty() && elements.stream().allMatch(e -> e.panel().filter(p -> p.content().isEmpty()).isPresent());
+        boolean makeable = !elements.isEmpty()
+                && elements.stream().allMatch(e -> e.panel().filter(p -> p.content().isEmpty()).isPresent());
         return new GlazesView(chosen, all, !elements.isEmpty(), makeable);
     }
 
     private static Chosen chosen(Glaze glaze, Numbers n) {
         Look look = glaze.finish().look();
-        return new Chosen(new ToneView.Value("blur", "Blur", n.length(glaze.through().blur()), glaze.through().blur(), 0, MOST_BLUR, 0.1,
-                n.length(0)), new ToneView.Value("opacity", "Opacity", Unit.percent(look.opacity()), look.opacity() * 100, 0, 100, 1, "100 %"),
-                n.length(glaze.through().dx()), n.length(glaze.through().dy()), glaze.whole(), look.blend().css(), List.of(Blend.values()));
+        ToneView.Value blur = new ToneView.Value("blur", "Blur", n.length(glaze.through().blur()), glaze.through().blur(), 0, MOST_BLUR,
+                0.1, n.length(0));
+        ToneView.Value opacity = new ToneView.Value("opacity", "Opacity", Unit.percent(look.opacity()), look.opacity() * 100, 0, 100, 1,
+                "100 %");
+        return new Chosen(blur, opacity, n.length(glaze.through().dx()), n.length(glaze.through().dy()), glaze.whole(), look.blend().css(), List.of(Blend.values()));
     }
 }

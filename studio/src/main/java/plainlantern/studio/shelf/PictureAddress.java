@@ -30,13 +30,14 @@ public final class PictureAddress {
         return "/pictures/" + told(what);
     }
 
-    /** The same of what a sheet shows: what lies beneath a glaze is painted from that sheet, such as "/sheets/…/glazes/p4-5f3a/eyJ0aH…". */
+    /** The same on a sheet: what lies beneath a glaze is painted from that, such as "/sheets/…/glazes/p4-5f3a/eyJ0aH…". */
     public static String of(Treated what, UUID sheet) {
         return what.through().isEmpty() ? of(what) : "/sheets/" + sheet + "/glazes/" + told(what);
     }
 
     private static String told(Treated what) {
-        return what.picture() + (what.untouched() ? "" : "/" + written(new Told(what.cleared(), what.tones(), what.warp(), what.through())));
+        Told told = new Told(what.cleared(), what.tones(), what.warp(), what.through());
+        return what.picture() + (what.untouched() ? "" : "/" + written(told));
     }
 
     private static String written(Told told) {

@@ -51,7 +51,8 @@ record PictureRow(String sha, String fileKind, int width, int height, LocalDateT
         long whole = readingBytes == null ? pixels * WORST : readingBytes;
         int side = Math.min(width, height);
         long deeper = deep(toned) ? 2 * OURS * pixels : 0;
-        if (shrink > 1 && banded()) return (whole + deeper) / ((long) shrink * shrink) + whole / side * Math.min(side, band) + FETCHED * bytes;
+        long bands = banded() ? whole / side * Math.min(side, band) : 0;
+        if (shrink > 1 && banded()) return (whole + deeper) / ((long) shrink * shrink) + bands + FETCHED * bytes;
         return (shrinks(whole) ? whole / ((long) shrink * shrink) : whole + deeper) + FETCHED * bytes;
     }
 

@@ -78,7 +78,8 @@ public class PictureStore {
                         .param("focal_y", picture.focalY(), Types.DOUBLE)
                 .param("foot_left", picture.footLeft(), Types.DOUBLE).param("foot_right", picture.footRight(), Types.DOUBLE)
                         .param("foot_down", picture.footDown(), Types.DOUBLE)
-                .param("bytes", picture.bytes()).param("reading", picture.readingBytes()).param("band", picture.band(), Types.INTEGER).update();
+                .param("bytes", picture.bytes()).param("reading", picture.readingBytes())
+                .param("band", picture.band(), Types.INTEGER).update();
         if (added == 0) return;
         String insert = "insert into picture_data (sha, kind, media_type, data) values (?, ?, ?, ?)";
         try (InputStream in = Files.newInputStream(file)) {

@@ -69,7 +69,8 @@ class DemoTest {
                 entry("Bird hide wall", 12),
                 entry("Mill puzzle", 12), entry("Warden badges", 24), entry("Open day poster", 7), entry("Sixty looks at the mill", 60),
                         entry("Leaflet to be checked", 8), entry("High water poster", 70), entry("Four quarters of the day", 4),
-                entry("Open day in two inks", 7), entry("Open day, finished", 7), entry("Four evenings in one light", 4), entry("Three frames in the gallery", 4));
+                entry("Open day in two inks", 7), entry("Open day, finished", 7),
+                entry("Four evenings in one light", 4), entry("Three frames in the gallery", 4));
         for (Plan plan : DemoSheets.ALL) {
             Sheet sheet = DemoSamples.made(plan);
             assertThat(sheet.layouts()).hasSize(List.of("Season postcard", "Three frames in the gallery").contains(plan.empty()
