@@ -28,6 +28,33 @@ final class Blur {
         return (int) Math.ceil(3.5 * deviation) + 6 * side + 2;
     }
 
+    /** A smaller painting at the size of {@code like}, moved by whole pixels: what lies between its pixels is mixed evenly. */
+    static Tile larger(Tile small, double share, Tile like, int[] by) {
+        Tile out = new Tile(like.x(), like.y(), like.width(), like.height(), new int[like.width() * like.height()]);
+        IntStream.range(0, like.height()).parallel().forEach(y -> {
+            double v = (like.y() + y - by[1] + 0.5) * share - 0.5 - small.y();
+            int row = Math.max(0, Math.min(small.height() - 2, (int) Math.floor(v)));
+            for (int x = 0; x < like.width(); x++) {
+                double u = (like.x() + x - by[0] + 0.5) * share - 0.5 - small.x();
+                int column = Math.max(0, Math.min(small.width() - 2, (int) Math.floor(u)));
+                int at = row * small.width() + column;
+                int pixel = 0;
+                for (int shift = 0; shift < 32; shift += 8) {
+                    double upper = mixed(small.argb()[at] >> shift & 0xFF, small.argb()[at + 1] >> shift & 0xFF, u - column);
+                    double lower = mixed(small.argb()[at + small.width()] >> shift & 0xFF,
+                            small.argb()[at + small.width() + 1] >> shift & 0xFF, u - column);
+                    pixel |= (int) (mixed(upper, lower, v - row) + 0.5) << shift;
+                }
+                out.argb()[y * like.width() + x] = pixel;
+            }
+        });
+        return out;
+    }
+
+    private static double mixed(double one, double other, double share) {
+        return one + (other - one) * share;
+    }
+
     /**
      * A form's cover in the pixels of {@code like}, row by row, 0 to 255.
      *

@@ -22,6 +22,7 @@ final class GlazeRows {
     /** Bytes of a pixel. */
     private static final int EACH = 4;
 
+    private final Scene beneath;
     private final Item glaze;
     private final Affine toPixels;
     private final int[] size;
@@ -35,6 +36,7 @@ final class GlazeRows {
 
     GlazeRows(Scene beneath, Item glaze, Affine toPixels, int[] size, boolean opaque, PictureSource pictures,
             Consumer<String> passed, int high, long band) {
+        this.beneath = beneath;
         this.glaze = glaze;
         this.toPixels = toPixels;
         this.size = size;
@@ -104,7 +106,7 @@ final class GlazeRows {
     }
 
     /** What the window shows through the glaze. */
-    private final class Seen implements PictureSource {
+    private final class Seen implements PictureSource, Glazing.Below {
         private final PictureSource pictures;
         private final Whole whole;
 
@@ -124,8 +126,18 @@ final class GlazeRows {
         }
 
         @Override
+        public Tile pixels(Box box) {
+            return window.tile(box);
+        }
+
+        @Override
+        public Tile smaller(double share, Box box) {
+            return Glazing.painted(beneath, Affine.scale(share, share).after(toPixels), box, pictures);
+        }
+
+        @Override
         public Tile onto(Treated what, int width, int height, Affine map, Box wanted) {
-            return Glazing.seen(what, width, height, map, toPixels, wanted, window::tile, whole);
+            return Glazing.seen(what, width, height, map, toPixels, wanted, this, whole);
         }
     }
 }

@@ -5,7 +5,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.picture.PictureSource;
@@ -106,8 +105,22 @@ public final class Glazing implements PictureSource {
         if (what.through().isEmpty()) return pictures.onto(what, width, height, map, wanted);
         Beneath beneath = glazes.get(what.picture());
         Affine toPixels = beneath.toPixels(map);
-        return seen(what, width, height, map, toPixels, wanted, box -> painted(beneath.scene(), toPixels, box, pictures),
+        return seen(what, width, height, map, toPixels, wanted, painting(beneath.scene(), toPixels, pictures),
                 whole(what, beneath.scene(), beneath.layer(), pictures));
+    }
+
+    private static Below painting(Scene scene, Affine toPixels, PictureSource pictures) {
+        return new Below() {
+            @Override
+            public Tile pixels(Box box) {
+                return painted(scene, toPixels, box, pictures);
+            }
+
+            @Override
+            public Tile smaller(double share, Box box) {
+                return painted(scene, Affine.scale(share, share).after(toPixels), box, pictures);
+            }
+        };
     }
 
     @Override
@@ -119,6 +132,10 @@ public final class Glazing implements PictureSource {
                 : BufferedImage.TYPE_3BYTE_BGR);
     }
 
+    /** A blur with a larger deviation than this, in pixels, is made of a smaller painting of what lies beneath, with the other one. */
+    private static final double COARSE = 48;
+    private static final double ENOUGH = 24;
+
     /** By so many whole pixels what a glaze shows is moved. */
     static int[] shift(Through through, Affine toPixels) {
         return new int[] {(int) Math.round(through.dx() * toPixels.xScale()), (int) Math.round(through.dy() * toPixels.yScale())};
@@ -128,7 +145,7 @@ public final class Glazing implements PictureSource {
     static int reach(PaintedPicture layer, Affine toPixels) {
         double deviation = deviation(layer.treated().through().orElseThrow(), toPixels);
         int tone = Treating.reach(layer.treated(), layer.pixelsToSheet().inverse().after(toPixels.inverse()));
-        return tone + (deviation == 0 ? 0 : Blur.room(deviation));
+        return tone + (deviation == 0 || deviation > COARSE ? 0 : Blur.room(deviation));
     }
 
     private static double deviation(Through through, Affine toPixels) {
@@ -139,10 +156,9 @@ public final class Glazing implements PictureSource {
      * What is wanted of a glaze.
      *
      * @param map   from its own pixels, so many across and down, to the output's
-     * @param below gives the pixels beneath in a box of whole pixels of the output
+     * @param below what lies beneath, in the output's pixels
      */
-    static Tile seen(Treated what, int width, int height, Affine map, Affine toPixels, Box wanted, Function<Box, Tile> below,
-            Whole whole) {
+    static Tile seen(Treated what, int width, int height, Affine map, Affine toPixels, Box wanted, Below below, Whole whole) {
         Through through = what.through().orElseThrow();
         Affine toPicture = Affine.scale(1.0 / width, 1.0 / height).after(map.inverse());
         int reach = Treating.reach(what, map.inverse());
@@ -150,7 +166,13 @@ public final class Glazing implements PictureSource {
         double deviation = deviation(through, toPixels);
         Tile tile;
         int[] by = shift(through, toPixels);
-        if (deviation > 0) {
+        if (deviation > COARSE) {
+            double share = ENOUGH / deviation;
+            Box small = new Box((like.x() - by[0]) * share - 1, (like.y() - by[1]) * share - 1, like.width() * share + 2,
+                    like.height() * share + 2);
+            Blur.Cells cells = new Blur.Cells(ENOUGH, Tile.over(small));
+            tile = Blur.larger(cells.blurredPixels(below.smaller(share, cells.pixels())), share, like, by);
+        } else if (deviation > 0) {
             Blur.Cells cells = new Blur.Cells(deviation, like);
             tile = cells.blurredPixels(moved(below, cells.pixels(), by));
         } else {
@@ -160,13 +182,22 @@ public final class Glazing implements PictureSource {
         return reach == 0 ? tile : tile.part(wanted);
     }
 
-    private static Tile moved(Function<Box, Tile> below, Box box, int[] by) {
-        Tile tile = below.apply(new Box(box.x() - by[0], box.y() - by[1], box.width(), box.height()));
+    /** What lies beneath a glaze. */
+    interface Below {
+        /** In a box of whole pixels. */
+        Tile pixels(Box box);
+
+        /** Painted at a share of its size, in a box of whole pixels of that. */
+        Tile smaller(double share, Box box);
+    }
+
+    private static Tile moved(Below below, Box box, int[] by) {
+        Tile tile = below.pixels(new Box(box.x() - by[0], box.y() - by[1], box.width(), box.height()));
         return new Tile(tile.x() + by[0], tile.y() + by[1], tile.width(), tile.height(), tile.argb());
     }
 
     /** A scene's pixels in a box. */
-    private static Tile painted(Scene scene, Affine toPixels, Box box, PictureSource pictures) {
+    static Tile painted(Scene scene, Affine toPixels, Box box, PictureSource pictures) {
         Mirror mirror = mirror(scene, toPixels);
         Tile out = Tile.over(box);
         Mirror.Span across = mirror.across().seen(new Mirror.Span(out.x(), out.x() + out.width()));
@@ -200,7 +231,7 @@ public final class Glazing implements PictureSource {
                 Affine toPixels = map.after(layer.pixelsToSheet().inverse());
                 Treated before = new Treated(what.picture(), Optional.empty(), List.of(), Optional.empty(), what.through());
                 Tile tile = seen(before, layer.width(), layer.height(), map, toPixels, new Box(0, 0, size[0], size[1]),
-                        box -> painted(beneath, toPixels, box, pictures), this);
+                        painting(beneath, toPixels, pictures), this);
                 return new Patch(tile.argb(), tile.width(), tile.height(), Affine.scale(1.0 / size[0], 1.0 / size[1]));
             }
 

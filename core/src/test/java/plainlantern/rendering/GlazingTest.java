@@ -51,9 +51,9 @@ class GlazingTest {
     @Test
     void aBlurIsGaussian(@TempDir File folder) throws Exception {
         ImageIO.write(painted(sheet()), "png", new File(folder, "in.png"));
-        for (double mm : new double[] {0.4, 2, 6}) {
+        for (double mm : new double[] {0.4, 2, 6, 15}) {
             BufferedImage ours = painted(sheet(WHOLE, "{'kind':'set-glaze','panels':['p2'],'blur':" + mm + "}"));
-            Painted.run(folder, "convert", "in.png", "-virtual-pixel", "Mirror", "-gaussian-blur", "0x" + mm * 5, "out.png");
+            Painted.run(folder, "convert", "in.png", "-virtual-pixel", "Mirror", "-blur", mm * 20 + "x" + mm * 5, "out.png");
             assertThat(Painted.difference(ours, ImageIO.read(new File(folder, "out.png")))).as("%s mm", mm).isLessThan(1.5);
         }
     }
@@ -128,6 +128,21 @@ class GlazingTest {
         assertThat(Files.readString(new File(folder, "out.txt").toPath())).contains("High water 14:20");
         BufferedImage merged = ImageIO.read(new ByteArrayInputStream(Delivery.of(Format.PNG, PPI).file(Page.of(scene), PICTURES)));
         assertThat(Painted.difference(merged, painted(sheet))).isZero();
+    }
+
+    /** A blur far wider than its small glaze, looked at closely, takes no more than a small painting of the sheet. */
+    @Test
+    void wideBlursOfSmallGlazesAreSmallWork() {
+        Sheet sheet = sheet(BOX, "{'kind':'seat-panels','panels':['p2'],'left':50,'top':30,'width':2,'height':2}",
+                "{'kind':'make-glaze','panels':['p2']}", "{'kind':'set-glaze','panels':['p2'],'blur':100,'dx':4000}");
+        Scene scene = Scene.of(sheet);
+        BufferedImage seen = Glazing.look(scene, scene.items().get(1).pictures().get(0).treated(), 2560, PICTURES).orElseThrow();
+        assertThat(seen.getWidth()).isEqualTo(80);
+        // So wide a blur mixes all of the photo, mirrored again and again.
+        double[] mean = new double[3];
+        for (int y = 0; y < 400; y++) for (int x = 0; x < 600; x++) for (int c = 0; c < 3; c++)
+            mean[c] += (PHOTO.getRGB(x, y) >> 8 * c & 0xFF) / 240_000.0;
+        for (int c = 0; c < 3; c++) assertThat((double) (seen.getRGB(40, 40) >> 8 * c & 0xFF)).isCloseTo(mean[c], within(6.0));
     }
 
     @Test
