@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
+import plainlantern.geometry.Path;
 import plainlantern.picture.PictureSource;
 import plainlantern.picture.Tile;
 import plainlantern.scene.Scene;
@@ -24,10 +25,17 @@ import plainlantern.treating.Whole;
  * no blur fades out at the edges of a sheet.
  */
 public final class Glazing implements PictureSource {
+    /** A blur with a larger deviation than this, in pixels, is made of a smaller painting of what lies beneath, with the other one. */
+    private static final double COARSE = 48;
+    private static final double ENOUGH = 24;
+
+    /** So many mm around a sheet without paper belong to it: more than any bleed. */
+    private static final double AROUND = 50;
+
     private final PictureSource pictures;
     private final Map<String, Beneath> glazes = new HashMap<>();
 
-    /** What lies beneath a glaze, which is the frontmost of it itself. */
+    /** What lies beneath a glaze, and what the glaze paints of it. */
     private record Beneath(Scene scene, PaintedPicture layer) {
         Affine toPixels(Affine map) {
             return map.after(layer.pixelsToSheet().inverse());
@@ -132,10 +140,6 @@ public final class Glazing implements PictureSource {
                 : BufferedImage.TYPE_3BYTE_BGR);
     }
 
-    /** A blur with a larger deviation than this, in pixels, is made of a smaller painting of what lies beneath, with the other one. */
-    private static final double COARSE = 48;
-    private static final double ENOUGH = 24;
-
     /** By so many whole pixels what a glaze shows is moved. */
     static int[] shift(Through through, Affine toPixels) {
         return new int[] {(int) Math.round(through.dx() * toPixels.xScale()), (int) Math.round(through.dy() * toPixels.yScale())};
@@ -210,9 +214,10 @@ public final class Glazing implements PictureSource {
         return window.tile(box);
     }
 
-    /** The mirrors at the edges of a scene's paper. */
+    /** The mirrors at the edges of a scene's paper; without one they stand where hardly anything is any more. */
     static Mirror mirror(Scene scene, Affine toPixels) {
-        return scene.paper().map(paper -> Mirror.at(paper.clip().mapped(toPixels).bounds())).orElse(Mirror.NONE);
+        Box edges = scene.paper().map(paper -> paper.clip().bounds()).orElse(new Box(0, 0, scene.width(), scene.height()).grown(AROUND));
+        return Mirror.at(Path.box(edges).mapped(toPixels).bounds());
     }
 
     /** All of what a glaze shows, for tones that look at surroundings. */

@@ -4,9 +4,6 @@ import plainlantern.geometry.Box;
 
 /** Pixels beyond the edges of a box: as in mirrors that stand there, so that nothing that looks across an edge sees a seam. */
 record Mirror(Span across, Span down) {
-    /** Nothing is mirrored. */
-    static final Mirror NONE = new Mirror(Span.NONE, Span.NONE);
-
     /** At the edges of the whole pixels that a box touches. */
     static Mirror at(Box box) {
         return new Mirror(Span.of(box.x(), box.right()), Span.of(box.y(), box.bottom()));
@@ -14,8 +11,6 @@ record Mirror(Span across, Span down) {
 
     /** From one pixel to before another. */
     record Span(int from, int to) {
-        static final Span NONE = new Span(0, 0);
-
         static Span of(double from, double to) {
             int first = (int) Math.floor(from + 1e-6);
             return new Span(first, Math.max(first + 1, (int) Math.ceil(to - 1e-6)));
@@ -24,14 +19,13 @@ record Mirror(Span across, Span down) {
         /** Where a pixel's colour lies. */
         int at(int pixel) {
             int length = to - from;
-            if (length == 0) return pixel;
             int place = Math.floorMod(pixel - from, 2 * length);
             return from + (place < length ? place : 2 * length - 1 - place);
         }
 
         /** Whether pixels from one to before another are no mirror images. */
         boolean holds(int first, int last) {
-            return to == from || first >= from && last <= to;
+            return first >= from && last <= to;
         }
 
         /** All that pixels of a span see. */
