@@ -148,7 +148,8 @@ class GlazingTest {
     /** However far away it looks, and without paper, a page's rows are all that is kept. */
     @Test
     void aShiftBeyondEverythingEnds() {
-        Sheet far = sheet(WHOLE, "{'kind':'set-glaze','panels':['p2'],'dx':4000,'dy':-5000}", "{'kind':'set-paper','paper':{'kind':'none'}}");
+        Sheet far = sheet(WHOLE, "{'kind':'set-glaze','panels':['p2'],'dx':4000,'dy':-5000}",
+                "{'kind':'set-paper','paper':{'kind':'none'}}");
         BufferedImage painted = RasterPainter.paint(Scene.of(far), 30, false, PICTURES);
         assertThat(painted.getRGB(70, 50) >>> 24).isEqualTo(255);
         assertThat(Painted.difference(painted(sheet(WHOLE, "{'kind':'set-glaze','panels':['p2'],'dx':4800,'dy':-3200}")),
