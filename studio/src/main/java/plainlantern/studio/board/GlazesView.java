@@ -52,6 +52,7 @@ public record GlazesView(Optional<Chosen> chosen, List<Named> all, boolean selec
                 0.1, n.length(0));
         ToneView.Value opacity = new ToneView.Value("opacity", "Opacity", Unit.percent(look.opacity()), look.opacity() * 100, 0, 100, 1,
                 "100 %");
-        return new Chosen(blur, opacity, n.length(glaze.through().dx()), n.length(glaze.through().dy()), glaze.whole(), look.blend().css(), List.of(Blend.values()));
+        return new Chosen(blur, opacity, n.length(glaze.through().dx()), n.length(glaze.through().dy()), glaze.whole(),
+                look.blend().css(), List.of(Blend.values()));
     }
 }
