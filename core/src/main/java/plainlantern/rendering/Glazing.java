@@ -65,11 +65,14 @@ public final class Glazing implements PictureSource {
         Glazing glazing = new Glazing(List.of(scene), pictures);
         return glazing.glazes.values().stream().map(Beneath::layer).filter(layer -> layer.treated().subject().equals(told.subject()))
                 .findFirst().map(layer -> {
-            double scale = Math.min(1, (double) side / Math.max(layer.width(), layer.height()));
-            int[] size = {(int) Math.max(1, Math.round(layer.width() * scale)), (int) Math.max(1, Math.round(layer.height() * scale))};
+            int[] size = size(layer, Math.min(1, (double) side / Math.max(layer.width(), layer.height())));
             Treated what = new Treated(layer.treated().picture(), Optional.empty(), told.tones(), Optional.empty(), told.through());
             return glazing.sized(what, 1, layer.width(), layer.height(), size);
         });
+    }
+
+    private static int[] size(PaintedPicture layer, double scale) {
+        return new int[] {(int) Math.max(1, Math.round(layer.width() * scale)), (int) Math.max(1, Math.round(layer.height() * scale))};
     }
 
     /** Whether an item is a glaze. */
@@ -230,8 +233,7 @@ public final class Glazing implements PictureSource {
 
             @Override
             public Patch small(int longer) {
-                double scale = (double) longer / longer();
-                int[] size = {(int) Math.max(1, Math.round(layer.width() * scale)), (int) Math.max(1, Math.round(layer.height() * scale))};
+                int[] size = size(layer, (double) longer / longer());
                 Affine map = Affine.scale((double) size[0] / layer.width(), (double) size[1] / layer.height());
                 Affine toPixels = map.after(layer.pixelsToSheet().inverse());
                 Treated before = new Treated(what.picture(), Optional.empty(), List.of(), Optional.empty(), what.through());

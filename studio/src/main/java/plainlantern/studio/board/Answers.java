@@ -51,7 +51,8 @@ class Answers {
     /** All of a page's elements as the board draws them. */
     static List<String> boards(UUID sheet, List<BoardPainter> drawn) {
         boolean many = drawn.size() > LineUpView.MANY;
-        return drawn.stream().map(p -> many ? waiting(p.board(card(sheet))) : p.board(board(sheet))).toList();
+        Function<PaintedPicture, String> href = many ? card(sheet) : board(sheet);
+        return drawn.stream().map(p -> p.board(href)).map(svg -> many ? waiting(svg) : svg).toList();
     }
 
     /** Its pictures wait until the page is there: see view.js. */
@@ -102,12 +103,13 @@ class Answers {
         List<BoardPainter> drawn = changed.stream().map(e -> BoardPainter.of(sheet, e)).toList();
         LineUpView lineUp = LineUpView.of(sheet, drawn, card(opened.id()));
         String[] cards = cards(lineUp);
+        Function<PaintedPicture, String> board = board(opened.id());
         List<Answer.Part> parts = new ArrayList<>();
         for (int i = 0; i < changed.size(); i++) {
-            parts.add(new Answer.Part(changed.get(i).id(), drawn.get(i).board(board(opened.id())), cards[i]));
+            parts.add(new Answer.Part(changed.get(i).id(), drawn.get(i).board(board), cards[i]));
         }
         return new Answer(opened.version(), sheet.name(), SheetSize.describe(sheet), kept(opened), opened.undo().orElse(""),
-                opened.redo().orElse(""), parts, order, kept, BoardPainter.paper(sheet, board(opened.id())), swatches(sheet),
+                opened.redo().orElse(""), parts, order, kept, BoardPainter.paper(sheet, board), swatches(sheet),
                 lineUp.count(), lineUp.states(), bench(BenchView.of(opened.id(), sheet, looking, kept, sameShelf)),
                 new Answer.Facts(sheet.unit().symbol(), sheet.ppi(), sheet.width(), sheet.height(), sheet.bleed()), guides(sheet),
                         vistas(sheet), Optional.empty(), OptionalInt.empty());

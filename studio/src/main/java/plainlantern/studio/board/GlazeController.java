@@ -11,7 +11,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import plainlantern.picture.FileKind;
 import plainlantern.picture.Previews;
 import plainlantern.picture.Previews.Level;
 import plainlantern.scene.Scene;
@@ -20,6 +19,7 @@ import plainlantern.studio.account.Member;
 import plainlantern.studio.sheets.Sheets;
 import plainlantern.studio.shelf.Paints;
 import plainlantern.studio.shelf.PictureAddress;
+import plainlantern.studio.shelf.PictureStore;
 import plainlantern.studio.web.NotFound;
 
 /** What glazes show, as the board has it: painted from what lies beneath them. */
@@ -54,7 +54,7 @@ public class GlazeController {
         BufferedImage seen = paints.glaze(member.id(), scene, told, side).orElseThrow(NotFound::new);
         boolean same = scene.items().stream().flatMap(item -> item.pictures().stream()).anyMatch(p -> p.treated().picture().equals(sha));
         CacheControl kept = same ? CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable() : CacheControl.noStore();
-        FileKind kind = seen.getColorModel().hasAlpha() ? FileKind.PNG : FileKind.JPEG;
-        return ResponseEntity.ok().contentType(MediaType.parseMediaType(kind.mediaType())).cacheControl(kept).body(Previews.encoded(seen));
+        PictureStore.Data data = PictureStore.Data.of(Previews.encoded(seen));
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType(data.mediaType())).cacheControl(kept).body(data.data());
     }
 }

@@ -13,6 +13,7 @@ import java.util.UUID;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import plainlantern.picture.FileKind;
 
 /** The tables {@code picture}, {@code picture_data} and {@code picture_owner}. */
 @Repository
@@ -32,7 +33,12 @@ public class PictureStore {
     }
 
     /** Bytes with their media type. */
-    public record Data(String mediaType, byte[] data) {}
+    public record Data(String mediaType, byte[] data) {
+        /** Of a file of a picture, whose kind its own bytes tell. */
+        public static Data of(byte[] picture) {
+            return new Data(FileKind.of(picture).orElseThrow().mediaType(), picture);
+        }
+    }
 
     Optional<PictureRow> find(String sha) {
         return db.sql("select " + COLUMNS + " from picture p where sha = :sha")

@@ -25,7 +25,6 @@ import plainlantern.editing.Outside;
 import plainlantern.geometry.Point;
 import plainlantern.lettering.Face;
 import plainlantern.picture.DecodedPictures;
-import plainlantern.picture.FileKind;
 import plainlantern.picture.Footing;
 import plainlantern.picture.Imported;
 import plainlantern.picture.Palette;
@@ -136,8 +135,7 @@ public class Pictures {
 
     private void store(PictureRow row, Imported imported, Path file) {
         Map<String, PictureStore.Data> previews = new LinkedHashMap<>();
-        imported.previews().forEach((level, data) -> previews.put(kind(level),
-                new PictureStore.Data(FileKind.of(data).orElseThrow().mediaType(), data)));
+        imported.previews().forEach((level, data) -> previews.put(kind(level), PictureStore.Data.of(data)));
         try {
             store.add(row, imported.file().kind().mediaType(), file, previews);
         } catch (IOException e) {
@@ -253,11 +251,7 @@ public class Pictures {
     }
 
     private PictureStore.Data encoded(UUID account, Supplier<BufferedImage> painted) {
-        return room.with(account, PREVIEW, () -> {
-            BufferedImage seen = painted.get();
-            return new PictureStore.Data((seen.getColorModel().hasAlpha() ? FileKind.PNG : FileKind.JPEG).mediaType(),
-                    Previews.encoded(seen));
-        });
+        return room.with(account, PREVIEW, () -> PictureStore.Data.of(Previews.encoded(painted.get())));
     }
 
     /** A treated picture as one of its previews shows it. */
