@@ -25,6 +25,7 @@ import plainlantern.outline.Star;
 import plainlantern.pattern.EvenGrid;
 import plainlantern.sheet.Balance;
 import plainlantern.sheet.Basics;
+import plainlantern.sheet.Bend;
 import plainlantern.sheet.Blend;
 import plainlantern.sheet.ByBrightness;
 import plainlantern.sheet.Caption;
@@ -139,7 +140,13 @@ public final class Sheets {
         Holder form = panel(chance, false);
         Tone tone = chance.whole(0, 2) > 0 ? Tone.NEUTRAL : TONE.following(chance.flag() ? Optional.of("t1") : Optional.empty());
         return new Glaze(form.basics(), form.outline(), chance.whole(0, 3) == 0, new Through(chance.flag() ? 0 : length(chance, 0, 20),
-                chance.flag() ? 0 : length(chance, -40, 40), chance.flag() ? 0 : length(chance, -40, 40)), tone);
+                chance.flag() ? 0 : length(chance, -40, 40), chance.flag() ? 0 : length(chance, -40, 40), bend(chance)), tone);
+    }
+
+    private static Optional<Bend> bend(Chance chance) {
+        return chance.flag() ? Optional.empty() : Optional.of(chance.of(new Bend.Wave(length(chance, 0, 9), length(chance, 1, 50),
+                length(chance, -180, 180), length(chance, -180, 180), chance.of(Bend.Wave.Shape.values())),
+                new Bend.Twirl(length(chance, -400, 400), 0.3, 0.6, 0.8), new Bend.Bulge(length(chance, -1, 1), 0.5, 0.4, 1.2)));
     }
 
     private static final NamedFinish NAMED = new NamedFinish("f1", "Gallery",

@@ -32,22 +32,29 @@ final class Blur {
     static Tile larger(Tile small, double share, Tile like, int[] by) {
         Tile out = new Tile(like.x(), like.y(), like.width(), like.height(), new int[like.width() * like.height()]);
         IntStream.range(0, like.height()).parallel().forEach(y -> {
-            double v = (like.y() + y - by[1] + 0.5) * share - 0.5 - small.y();
-            int row = Math.max(0, Math.min(small.height() - 2, (int) Math.floor(v)));
-            for (int x = 0; x < like.width(); x++) {
-                double u = (like.x() + x - by[0] + 0.5) * share - 0.5 - small.x();
-                int column = Math.max(0, Math.min(small.width() - 2, (int) Math.floor(u)));
-                int at = row * small.width() + column;
-                int pixel = 0;
-                for (int shift = 0; shift < 32; shift += 8) {
-                    double upper = mixed(small.argb()[at] >> shift & 0xFF, small.argb()[at + 1] >> shift & 0xFF, u - column);
-                    double lower = mixed(small.argb()[at + small.width()] >> shift & 0xFF,
-                            small.argb()[at + small.width() + 1] >> shift & 0xFF, u - column);
-                    pixel |= (int) (mixed(upper, lower, v - row) + 0.5) << shift;
-                }
-                out.argb()[y * like.width() + x] = pixel;
-            }
+            for (int x = 0; x < like.width(); x++) out.argb()[y * like.width() + x] = between(small,
+                    (like.x() + x - by[0] + 0.5) * share, (like.y() + y - by[1] + 0.5) * share);
         });
+        return out;
+    }
+
+    /** The colour at a place, pixels from where the tile's are counted. */
+    static int between(Tile tile, double x, double y) {
+        double u = x - 0.5 - tile.x();
+        double v = y - 0.5 - tile.y();
+        int column = Math.max(0, Math.min(tile.width() - 2, (int) Math.floor(u)));
+        int row = Math.max(0, Math.min(tile.height() - 2, (int) Math.floor(v)));
+        double across = Math.max(0, Math.min(1, u - column));
+        double down = Math.max(0, Math.min(1, v - row));
+        int[] pixels = tile.argb();
+        int at = row * tile.width() + column;
+        int below = at + tile.width();
+        int out = 0;
+        for (int shift = 0; shift < 32; shift += 8) {
+            double upper = mixed(pixels[at] >> shift & 0xFF, pixels[at + 1] >> shift & 0xFF, across);
+            double lower = mixed(pixels[below] >> shift & 0xFF, pixels[below + 1] >> shift & 0xFF, across);
+            out |= (int) (mixed(upper, lower, down) + 0.5) << shift;
+        }
         return out;
     }
 

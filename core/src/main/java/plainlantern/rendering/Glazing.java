@@ -5,9 +5,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.IntStream;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
+import plainlantern.geometry.Point;
 import plainlantern.picture.PictureSource;
 import plainlantern.picture.Tile;
 import plainlantern.scene.Scene;
@@ -15,6 +18,7 @@ import plainlantern.scene.Scene.Item;
 import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.sheet.Through;
 import plainlantern.sheet.Treated;
+import plainlantern.treating.Bending;
 import plainlantern.treating.ColourMap;
 import plainlantern.treating.Patch;
 import plainlantern.treating.Treating;
@@ -152,7 +156,34 @@ public final class Glazing implements PictureSource {
     static int reach(PaintedPicture layer, Affine toPixels) {
         double deviation = deviation(layer.treated().through().orElseThrow(), toPixels);
         int tone = Treating.reach(layer.treated(), layer.pixelsToSheet().inverse().after(toPixels.inverse()));
-        return tone + (deviation == 0 || deviation > COARSE ? 0 : Blur.room(deviation));
+        if (deviation > COARSE) return tone;
+        Affine box = toPixels.after(layer.pixelsToSheet()).after(Affine.scale(layer.width(), layer.height()));
+        int bent = bending(layer.treated().through().orElseThrow(), box, toPixels).map(b -> room(b, toPixels.inverse())).orElse(0);
+        return tone + bent + (deviation == 0 ? 0 : Blur.room(deviation));
+    }
+
+    /** @param box from the unit square to the glaze's box in the output */
+    private static Optional<Bending> bending(Through through, Affine box, Affine toPixels) {
+        return through.bend().map(bend -> Bending.of(bend, Path.box(new Box(0, 0, 1, 1)).mapped(toPixels.inverse().after(box)).bounds()));
+    }
+
+    private static int room(Bending bending, Affine toSheet) {
+        return (int) Math.ceil(bending.reach() / Math.min(toSheet.xScale(), toSheet.yScale())) + 2;
+    }
+
+    /** Pixels of a box, taken from where they are bent from; between pixels colours are mixed evenly. */
+    private static Tile bent(Optional<Bending> bending, Affine toSheet, Box box, Function<Box, Tile> pixels) {
+        if (bending.isEmpty()) return pixels.apply(box);
+        Tile from = pixels.apply(box.grown(room(bending.get(), toSheet)));
+        Affine toPixels = toSheet.inverse();
+        Tile out = Tile.over(box);
+        IntStream.range(0, out.height()).parallel().forEach(y -> {
+            for (int x = 0; x < out.width(); x++) {
+                Point place = toPixels.apply(bending.get().source().apply(toSheet.apply(new Point(out.x() + x + 0.5, out.y() + y + 0.5))));
+                out.argb()[y * out.width() + x] = Blur.between(from, place.x(), place.y());
+            }
+        });
+        return out;
     }
 
     private static double deviation(Through through, Affine toPixels) {
@@ -170,6 +201,7 @@ public final class Glazing implements PictureSource {
         Affine toPicture = Affine.scale(1.0 / width, 1.0 / height).after(map.inverse());
         int reach = Treating.reach(what, map.inverse());
         Tile like = Tile.over(wanted.grown(reach));
+        Optional<Bending> bending = bending(through, map.after(Affine.scale(width, height)), toPixels);
         double deviation = deviation(through, toPixels);
         Tile tile;
         int[] by = shift(through, toPixels);
@@ -178,12 +210,14 @@ public final class Glazing implements PictureSource {
             Box small = new Box((like.x() - by[0]) * share - 1, (like.y() - by[1]) * share - 1, like.width() * share + 2,
                     like.height() * share + 2);
             Blur.Cells cells = new Blur.Cells(ENOUGH, Tile.over(small));
-            tile = Blur.larger(cells.blurredPixels(below.smaller(share, cells.pixels())), share, like, by);
+            Affine toSheet = toPixels.inverse().after(Affine.move(by[0], by[1])).after(Affine.scale(1 / share, 1 / share));
+            tile = Blur.larger(cells.blurredPixels(bent(bending, toSheet, cells.pixels(), box -> below.smaller(share, box))), share, like,
+                    by);
         } else if (deviation > 0) {
             Blur.Cells cells = new Blur.Cells(deviation, like);
-            tile = cells.blurredPixels(moved(below, cells.pixels(), by));
+            tile = cells.blurredPixels(bent(bending, toPixels.inverse(), cells.pixels(), box -> moved(below, box, by)));
         } else {
-            tile = moved(below, like.box(), by);
+            tile = bent(bending, toPixels.inverse(), like.box(), box -> moved(below, box, by));
         }
         Treating.treat(what, new Patch(tile.argb(), tile.width(), tile.height(), toPicture.after(Affine.move(tile.x(), tile.y()))), whole);
         return reach == 0 ? tile : tile.part(wanted);

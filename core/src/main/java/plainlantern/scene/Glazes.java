@@ -66,7 +66,8 @@ public final class Glazes {
     /** Of the paper and of all items that can be seen through the glaze. */
     private static String mark(Sheet sheet, Glaze glaze, Box box, List<Item> beneath) {
         Box seen = box.moved(new Point(-glaze.through().dx(), -glaze.through().dy()))
-                .grown(BLURRED * glaze.through().blur());
+                .grown(BLURRED * glaze.through().blur()
+                + glaze.through().bend().map(bend -> Math.max(box.width(), box.height())).orElse(0.0));
         int hash = 31 * Scene.paper(sheet).hashCode() + box.hashCode();
         for (Item item : beneath) if (reach(item).meets(seen)) hash = 31 * hash + item.hashCode();
         return Integer.toHexString(hash);

@@ -1,5 +1,6 @@
 package plainlantern.sheet;
 
+import java.util.Optional;
 import plainlantern.asking.Asked;
 import plainlantern.asking.Questions;
 import plainlantern.asking.Typed;
@@ -10,21 +11,29 @@ import plainlantern.asking.Typed;
  * @param blur the standard deviation of the Gaussian curve by which it is blurred, mm on the sheet
  * @param dx   so far to the right it shows what lies elsewhere, mm on the sheet
  * @param dy   so far down
+ * @param bend how it is bent, before it is blurred
  */
 public record Through(@Asked(value = "Blur", most = 100) @Typed.OrZero double blur,
         @Asked(value = "Shift across", least = -5000, most = 5000) @Typed.OrZero double dx,
-        @Asked(value = "Shift down", least = -5000, most = 5000) @Typed.OrZero double dy) {
-    public static final Through CLEAR = new Through(0, 0, 0);
+        @Asked(value = "Shift down", least = -5000, most = 5000) @Typed.OrZero double dy, Optional<Bend> bend) {
+    public static final Through CLEAR = new Through(0, 0, 0, Optional.empty());
     private static final double MOST_BLUR = 100;
     private static final double MOST_SHIFT = 5000;
 
     public Through {
+        bend = bend == null ? Optional.empty() : bend;
         Questions.check(Through.class, blur, dx, dy);
+    }
+
+    /** The same bent so, or not. */
+    public Through bent(Optional<Bend> newBend) {
+        return new Through(blur, dx, dy, newBend);
     }
 
     /** The same on a sheet that is so many times as large. */
     public Through scaled(double factor) {
-        return new Through(Math.min(MOST_BLUR, blur * factor), limited(dx * factor), limited(dy * factor));
+        return new Through(Math.min(MOST_BLUR, blur * factor), limited(dx * factor), limited(dy * factor),
+                bend.map(b -> b.scaled(factor)));
     }
 
     private static double limited(double shift) {

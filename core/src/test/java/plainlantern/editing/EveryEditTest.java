@@ -80,6 +80,8 @@ class EveryEditTest {
         SAMPLES.put("add-glaze", "'where':'under','panels':['p1','p2']");
         SAMPLES.put("make-glaze", "'panels':['p1']");
         SAMPLES.put("set-glaze", "'panels':['p6'],'blur':'2 mm','dx':'-3 mm','dy':4");
+        SAMPLES.put("bend-glaze", "'panels':['p6'],'bend':{'kind':'wave','amplitude':'2 mm','length':20,'turn':'45°','phase':0,"
+                + "'shape':'square'}");
         SAMPLES.put("add-caption", "'text':'High water 14:20'");
         SAMPLES.put("fit-caption", "'panels':['p4']");
         SAMPLES.put("set-plate", "'panels':['p4'],'opacity':'70 %','radius':'2 mm'");

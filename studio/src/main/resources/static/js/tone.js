@@ -174,9 +174,20 @@ onBench("form.tone-stops", (form) => {
   });
 });
 
+onBench("#glaze-bend", (form) => {
+  form.addEventListener("submit", (event) => event.preventDefault());
+  form.addEventListener("change", () => {
+    clearProblems(form);
+    const bend = { ...Object.fromEntries(new FormData(form)), kind: form.dataset.kind };
+    edit({ kind: "bend-glaze", panels: sheet.selected, bend }, form);
+  });
+});
+
 bench.addEventListener("click", ({ target }) => {
   if (sheet.stage !== "tone") return;
   const on = (selector) => target.closest(selector);
+  const bend = on("[data-bend]")?.dataset.bend;
+  if (bend !== undefined) edit({ kind: "bend-glaze", panels: sheet.selected, ...(bend ? { bend: JSON.parse(bend) } : {}) });
   const copied = on("[data-copy-tone]");
   const part = document.getElementById("tone-part")?.value;
   if (copied) edit({ kind: "copy-tone", from: sheet.selected[0], layer: sheet.layer, to: copied.dataset.copyTone, panels: sheet.selected,

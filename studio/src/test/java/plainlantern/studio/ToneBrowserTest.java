@@ -223,6 +223,14 @@ class ToneBrowserTest extends Browsed {
         assertThat(page.locator("[data-part=whose] h3")).containsText("Glaze 3");
         type(value("blur"), "fog");
         assertThat(page.locator("[data-part=glaze] .problem")).containsText("fog");
+        String straight = settled(glaze());
+        page.locator("[data-bend]:has-text(\"Wave\")").click();
+        undoSays("Wave: Glaze 3");
+        page.locator("#glaze-bend [name=shape]").selectOption("square");
+        assertThat(page.locator("#glaze-bend [name=shape]")).hasValue("square");
+        assertThat(glaze()).not().hasAttribute("href", straight);
+        type(page.locator("#glaze-bend [name=length]"), "nothing");
+        assertThat(page.locator("#glaze-bend .problem")).containsText("nothing");
         page.keyboard().press("7");
         Download download = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
         assertThat(boardDifference(ImageIO.read(Files.newInputStream(download.path())))).isLessThan(2);

@@ -53,7 +53,7 @@ public record AddGlaze(Where where, List<String> panels) implements GlazingEdit 
         Seat seat = one.map(Holder::seat).orElseGet(() -> around(chosen));
         Glaze clear = Glaze.of(Basics.of("p" + number, name, seat), outline);
         Glaze glaze = where == Where.OVER ? clear : clear.seeing(new Through(Math.min(MOST_FROSTED,
-                Math.min(seat.width(), seat.height()) * FROSTED), 0, 0));
+                Math.min(seat.width(), seat.height()) * FROSTED), 0, 0, Optional.empty()));
         List<Element> next = new ArrayList<>(before.elements());
         List<Integer> at = chosen.stream().map(next::indexOf).sorted().toList();
         next.add(where == Where.OVER ? at.get(at.size() - 1) + 1 : at.get(0), glaze);

@@ -3,15 +3,20 @@ package plainlantern.studio.board;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import plainlantern.asking.Unit;
+import plainlantern.sheet.Bend;
 import plainlantern.sheet.Blend;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Glaze;
 import plainlantern.sheet.Look;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.SheetJson;
 
 /**
  * What Tone shows of glazes.
@@ -30,7 +35,27 @@ public record GlazesView(Optional<Chosen> chosen, List<Named> all, boolean selec
 
     /** How one shows what lies beneath it, and how it meets that. */
     public record Chosen(ToneView.Value blur, ToneView.Value opacity, String dx, String dy, boolean whole, String blend,
-            List<Blend> blends) {}
+            List<Blend> blends, Bent bent) {}
+
+    /** @param kind which bend, empty where it is not bent */
+    public record Bent(String kind, String shape, List<Fields.Field> fields) {
+        static Bent of(Glaze glaze, Numbers n) {
+            return glaze.through().bend().map(bend -> new Bent(bend.label().toLowerCase(Locale.ROOT), bend instanceof Bend.Wave wave
+                    ? wave.shape().label() : "", Fields.of(bend.getClass(), Optional.of((Record) bend), n, 0)))
+                    .orElse(new Bent("", "", List.of()));
+        }
+
+        /** The bends there are, each with a first one as an edit takes it. */
+        public Map<String, String> kinds() {
+            Map<String, String> kinds = new LinkedHashMap<>();
+            for (Bend bend : Bend.KINDS) kinds.put(bend.label(), SheetJson.MAPPER.writeValueAsString(bend));
+            return kinds;
+        }
+
+        public List<Bend.Wave.Shape> shapes() {
+            return List.of(Bend.Wave.Shape.values());
+        }
+    }
 
     static GlazesView of(Sheet sheet, Collection<String> selected) {
         List<Element> elements = sheet.chosen(selected);
@@ -53,6 +78,6 @@ public record GlazesView(Optional<Chosen> chosen, List<Named> all, boolean selec
         ToneView.Value opacity = new ToneView.Value("opacity", "Opacity", Unit.percent(look.opacity()), look.opacity() * 100, 0, 100, 1,
                 "100 %");
         return new Chosen(blur, opacity, n.length(glaze.through().dx()), n.length(glaze.through().dy()), glaze.whole(),
-                look.blend().css(), List.of(Blend.values()));
+                look.blend().css(), List.of(Blend.values()), Bent.of(glaze, n));
     }
 }

@@ -224,7 +224,7 @@ final class DemoSheets {
         return new Plan(poster.empty().named("Open day in two inks"), steps);
     }
 
-    /** The poster finished by glazes: one light over all, a shifted strip, a frosted plate; the bird and the words stand above them. */
+    /** The poster finished by glazes: one light over all, a shifted strip broken into waves, a frosted plate; the bird and the words stand above them. */
     private static Plan glazed() {
         Plan poster = poster();
         List<Step> steps = new ArrayList<>(poster.steps());
@@ -238,6 +238,8 @@ final class DemoSheets {
         steps.add(said("{'kind':'make-glaze','panels':['p14']}"));
         steps.add(said("{'kind':'rename','panel':'p14','name':'Shifted strip'}"));
         steps.add(said("{'kind':'set-glaze','panels':['p14'],'dx':-96}"));
+        steps.add(said("{'kind':'bend-glaze','panels':['p14'],'bend':{'kind':'wave','amplitude':4,'length':42,'turn':90,"
+                + "'phase':0,'shape':'square'}}"));
         steps.add(said("{'kind':'set-finish','panels':['p14'],'width':'0.6 mm','colour':'#FFFFFF'}"));
         steps.add(said("{'kind':'raise','panels':['p11','p12'],'to':'front'}"));
         steps.add(said("{'kind':'add-glaze','where':'under','panels':['p12']}"));
