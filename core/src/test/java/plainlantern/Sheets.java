@@ -35,6 +35,7 @@ import plainlantern.sheet.ColourTable;
 import plainlantern.sheet.Colouring;
 import plainlantern.sheet.Content;
 import plainlantern.sheet.Contents;
+import plainlantern.sheet.Dot;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Finish;
 import plainlantern.sheet.Fit;
@@ -72,6 +73,8 @@ import plainlantern.sheet.Texture;
 import plainlantern.sheet.Through;
 import plainlantern.sheet.Tone;
 import plainlantern.sheet.Treatment;
+import plainlantern.sheet.Veil;
+import plainlantern.sheet.VeilPart;
 import plainlantern.sheet.Vignette;
 import plainlantern.sheet.Vista;
 import plainlantern.sheet.Wash;
@@ -140,13 +143,25 @@ public final class Sheets {
         Holder form = panel(chance, false);
         Tone tone = chance.whole(0, 2) > 0 ? Tone.NEUTRAL : TONE.following(chance.flag() ? Optional.of("t1") : Optional.empty());
         return new Glaze(form.basics(), form.outline(), chance.whole(0, 3) == 0, new Through(chance.flag() ? 0 : length(chance, 0, 20),
-                chance.flag() ? 0 : length(chance, -40, 40), chance.flag() ? 0 : length(chance, -40, 40), bend(chance)), tone);
+                chance.flag() ? 0 : length(chance, -40, 40), chance.flag() ? 0 : length(chance, -40, 40), bend(chance)), tone,
+                veil(chance, Veil.Rests.PANEL));
     }
 
     private static Optional<Bend> bend(Chance chance) {
         return chance.flag() ? Optional.empty() : Optional.of(chance.of(new Bend.Wave(length(chance, 0, 9), length(chance, 1, 50),
                 length(chance, -180, 180), length(chance, -180, 180), chance.of(Bend.Wave.Shape.values())),
                 new Bend.Twirl(length(chance, -400, 400), 0.3, 0.6, 0.8), new Bend.Bulge(length(chance, -1, 1), 0.5, 0.4, 1.2)));
+    }
+
+    private static Optional<Veil> veil(Chance chance, Veil.Rests rests) {
+        if (chance.whole(0, 3) > 0) return Optional.empty();
+        List<Function<Chance, VeilPart>> kinds = List.of(c -> new VeilPart.Stroke(c.list(1, 4, d -> new Dot(length(d, -200, 900),
+                length(d, -200, 900), length(d, 0, 1))), length(c, 1, 300), length(c, 0, 1), length(c, 0, 1), c.flag()),
+                c -> new VeilPart.Gradient(c.flag(), new Point(length(c, -90, 0), 3), new Point(length(c, 1, 90), 40), c.flag(), 0.8,
+                        false),
+                c -> new VeilPart.Colours(Colour.of("#446688@s1"), 0.2, length(c, 0, 1), 1, c.flag()),
+                c -> new VeilPart.Form(c.of("p1", "p2", "p90"), length(c, 0, 20), 0.5, false));
+        return Optional.of(new Veil(rests, chance.whole(0, 4) == 0, chance.list(1, 3, c -> kinds.get(c.whole(0, 3)).apply(c))));
     }
 
     private static final NamedFinish NAMED = new NamedFinish("f1", "Gallery",
@@ -206,7 +221,8 @@ public final class Sheets {
 
     private static PictureLayer slice(Chance chance) {
         Nudge nudge = new Nudge(length(chance, -3, 3), 0.5, length(chance, 1, 1.2), length(chance, -5, 5), chance.flag());
-        return chance.flag() ? PictureLayer.slice(VISTA) : PictureLayer.slice(VISTA).nudged(nudge);
+        PictureLayer slice = chance.flag() ? PictureLayer.slice(VISTA) : PictureLayer.slice(VISTA).nudged(nudge);
+        return slice.veiled(veil(chance, chance.of(Veil.Rests.values())));
     }
 
     private static Caption caption(Chance chance) {
@@ -227,7 +243,8 @@ public final class Sheets {
                 0.2))).toned(TONE),
                 Treatment.NONE.toned(TONE.following(Optional.of("t1"))), Treatment.NONE.toned(Tone.NEUTRAL.levelled(new Levels(0, 0,
                 length(c, -1, 1), 0, 0, 0, 0))));
-        PictureLayer flat = PictureLayer.own(c.of(DAWN, TALL), c.of(Fit.values()), pose, held).treated(treatment);
+        PictureLayer flat = PictureLayer.own(c.of(DAWN, TALL), c.of(Fit.values()), pose, held).treated(treatment)
+                .veiled(veil(c, c.of(Veil.Rests.values())));
         return c.whole(0, 3) > 0 ? flat : flat.mounted(Optional.of(plane(c)));
     }
 

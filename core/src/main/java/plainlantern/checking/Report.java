@@ -17,7 +17,7 @@ public record Report(List<Kind> kinds) {
             new BleedTrap(), new StopsAtTrim(), new Safety(), new NearlyAligned(), new UnequalGaps(), new Slivers(), new HairOverlaps(),
                     new ThinLines(), new ThinLetters(), new RulesOffSeams(),
             new OutOfRegister(), new SameNeighbours(), new FaintWords(), new LostInTone(), new Overflow(), new MissingSigns(),
-            new Unseen(), new IdleGlazes(), new Unused());
+            new Unseen(), new IdleGlazes(), new HidingVeils(), new Unused());
 
     /**
      * @param faults  heaviest first

@@ -5,6 +5,7 @@ import java.util.Optional;
 import plainlantern.lettering.Face;
 import plainlantern.geometry.Point;
 import plainlantern.sheet.Cleared;
+import plainlantern.sheet.Colour;
 import plainlantern.sheet.Foot;
 import plainlantern.sheet.Levels;
 import plainlantern.sheet.Picture;
@@ -45,6 +46,9 @@ public interface Outside {
      * @return empty where there are no clear edges
      */
     Optional<List<Point>> edges(Sheet sheet, List<String> but, List<Point> corners);
+
+    /** The colour of a picture, before any treatment, at a share of its width and height. */
+    Colour colour(String picture, Point share);
 
     /** Where a picture stands, as its pixels tell, without that background; empty where it covers its whole box. */
     Optional<Foot> foot(String picture, Optional<Cleared> cleared);

@@ -11,6 +11,7 @@ import plainlantern.sheet.Picture;
 import plainlantern.sheet.Plane;
 import plainlantern.sheet.Pose;
 import plainlantern.sheet.Treatment;
+import plainlantern.sheet.Veil;
 
 /**
  * A picture as it lies in a panel: one of the panel's own, or a slice of a vista told as one.
@@ -18,7 +19,8 @@ import plainlantern.sheet.Treatment;
  * @param flat  how it lies in the panel, or in its plane
  * @param plane in the panel's frame: what it is mounted in
  */
-public record Shown(Picture picture, Flat flat, Optional<Plane> plane, Treatment treatment, Look look) {
+public record Shown(Picture picture, Flat flat, Optional<Plane> plane, Treatment treatment, Look look,
+        Optional<Veil> veil) {
     /** From its pixels to the panel's frame. */
     public Projective toPanel() {
         Affine lies = pose().toPanel(picture.width(), picture.height());

@@ -8,6 +8,7 @@ import plainlantern.sheet.Treated;
 import plainlantern.treating.ColourMap;
 import plainlantern.treating.Patch;
 import plainlantern.treating.Treating;
+import plainlantern.treating.Veiling;
 
 /**
  * Where a rendering gets its pixels from: it answers for a treated picture at a wanted size. What is asked for by an id alone is
@@ -40,8 +41,16 @@ public interface PictureSource {
      * @param wanted the part of the output that is wanted
      */
     default Tile onto(Treated what, int width, int height, Affine map, Box wanted) {
-        if (what.warp().isPresent()) return Perspective.onto(this, what, Affine.scale(1.0 / width, 1.0 / height).after(map.inverse()),
-                wanted);
+        if (what.warp().isPresent()) {
+            Affine toBox = Affine.scale(1.0 / width, 1.0 / height).after(map.inverse());
+            Tile tile = Perspective.onto(this, what.unveiled(), toBox, wanted);
+            what.veil().ifPresent(veil -> {
+                Affine toPicture = toBox.after(Affine.move(tile.x(), tile.y()));
+                Tile colours = veil.looks() ? Perspective.onto(this, what.toneless().unveiled(), toBox, wanted) : tile;
+                Veiling.wear(Veiling.left(veil, colours.patch(toPicture)), tile.patch(toPicture));
+            });
+            return tile;
+        }
         double share = Math.max(map.xScale(), map.yScale());
         BufferedImage image = what.tones().isEmpty() ? image(what.picture(), share) : deep(what.picture(), share);
         Affine toPixels = map.after(Affine.scale((double) width / image.getWidth(), (double) height / image.getHeight()));
@@ -72,7 +81,7 @@ public interface PictureSource {
 
     /** Whether a picture drawn in perspective can be seen through. */
     private boolean clear(Treated what) {
-        return what.warp().orElseThrow().open() || what.cleared().isPresent()
+        return what.warp().orElseThrow().open() || what.cleared().isPresent() || what.veil().isPresent()
                 || image(what.picture(), 0.01).getColorModel().hasAlpha();
     }
 

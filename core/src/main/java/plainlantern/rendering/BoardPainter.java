@@ -4,7 +4,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.stream.Stream;
 import plainlantern.arranging.Shapes;
 import plainlantern.asking.Typed;
@@ -66,7 +65,7 @@ public final class BoardPainter {
     }
 
     /** Its group. {@code href} gives the address of a picture's preview. */
-    public String board(Function<PaintedPicture, String> href) {
+    public String board(Addresses href) {
         StringBuilder out = new StringBuilder("<g class=\"panel ").append(state.label()).append(' ').append(panel.kind())
                 .append(panel.glaze().filter(Glaze::whole).isPresent() ? " whole" : "")
                 .append(panel.hidden() ? " out" : "").append(panel.locked() ? " locked" : "")
@@ -82,13 +81,13 @@ public final class BoardPainter {
     }
 
     /** A small drawing of it alone: the form with what it shows. */
-    public String card(Function<PaintedPicture, String> href) {
+    public String card(Addresses href) {
         Box box = panel.boundsOnSheet();
         StringBuilder out = new StringBuilder("<svg viewBox=\"").append(number(box.x())).append(' ').append(number(box.y()))
                 .append(' ').append(number(box.width())).append(' ').append(number(box.height())).append("\" aria-hidden=\"true\">");
         Surface card = Surface.card(href, path, box);
         form(card, out);
-        item.ifPresent(painted -> out.append(SvgPainter.item(painted.unshaded(), card)));
+        item.ifPresent(painted -> out.append(SvgPainter.item(painted.unshaded().plain(), card)));
         return out.append("</svg>").toString();
     }
 
@@ -99,7 +98,7 @@ public final class BoardPainter {
     }
 
     /** What lies behind all panels. */
-    public static String paper(Sheet sheet, Function<PaintedPicture, String> href) {
+    public static String paper(Sheet sheet, Addresses href) {
         return Scene.paper(sheet).map(paper -> SvgPainter.item(paper, Surface.board(href, Optional.empty()))).orElse("");
     }
 
@@ -161,6 +160,7 @@ public final class BoardPainter {
         Map<String, Object> numbers = sitting(Sitting.of(panel, shown), shown.pose(), shown.held());
         shown.plane().ifPresent(plane -> numbers.put("plane", plane));
         shown.picture().focal().ifPresent(focal -> numbers.put("focal", focal));
+        layer.veil().ifPresent(veil -> numbers.put("veil", veil.rests()));
         layer.slice().ifPresent(slice -> {
             numbers.put("vista", slice.vista());
             if (shown.plane().isEmpty()) numbers.put("through", Vistas.through(panel, layer));

@@ -142,7 +142,7 @@ public final class Glazing implements PictureSource {
     public BufferedImage sized(Treated what, double share, int width, int height, int[] size) {
         if (what.through().isEmpty()) return pictures.sized(what, share, width, height, size);
         Affine map = Affine.scale((double) size[0] / width, (double) size[1] / height);
-        boolean clear = glazes.get(what.picture()).scene().paper().isEmpty();
+        boolean clear = what.veil().isPresent() || glazes.get(what.picture()).scene().paper().isEmpty();
         return onto(what, width, height, map, new Box(0, 0, size[0], size[1])).image(clear ? BufferedImage.TYPE_4BYTE_ABGR
                 : BufferedImage.TYPE_3BYTE_BGR);
     }

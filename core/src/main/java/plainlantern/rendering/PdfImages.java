@@ -1,11 +1,17 @@
 package plainlantern.rendering;
 
 import java.awt.image.BufferedImage;
+import java.awt.image.Raster;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.zip.DeflaterOutputStream;
+import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceGray;
 import org.apache.pdfbox.pdmodel.graphics.image.JPEGFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
@@ -40,10 +46,32 @@ final class PdfImages {
             image = JPEGFactory.createFromByteArray(document, untouched.get());
         } else {
             BufferedImage sized = placed.sized(wanted);
-            image = sized.getColorModel().hasAlpha() ? LosslessFactory.createFromImage(document, sized)
+            boolean masked = key.veil().isPresent() && wanted.unveiled().layer().pixels().opaque();
+            if (masked) image = masked(placed.sized(wanted.unveiled()), sized, wanted);
+            else image = sized.getColorModel().hasAlpha() ? LosslessFactory.createFromImage(document, sized)
                     : JPEGFactory.createFromByteArray(document, Placed.jpeg(wanted, sized, quality));
         }
         images.put(key, image);
+        return image;
+    }
+
+    /** A photo beneath its veil stays a photo, with what is left of it as its soft mask (ISO 32000-1, 11.6.5.3). */
+    private PDImageXObject masked(BufferedImage whole, BufferedImage veiled, Placed.Needed wanted) throws IOException {
+        PDImageXObject image = JPEGFactory.createFromByteArray(document, Placed.jpeg(wanted, whole, quality));
+        Raster left = veiled.getAlphaRaster();
+        ByteArrayOutputStream packed = new ByteArrayOutputStream();
+        // Written as it is: made an image, the JDK's grey would be taken for light.
+        try (DeflaterOutputStream out = new DeflaterOutputStream(packed)) {
+            int[] row = new int[left.getWidth()];
+            byte[] levels = new byte[left.getWidth()];
+            for (int y = 0; y < left.getHeight(); y++) {
+                left.getSamples(0, y, row.length, 1, 0, row);
+                for (int x = 0; x < row.length; x++) levels[x] = (byte) row[x];
+                out.write(levels);
+            }
+        }
+        image.getCOSObject().setItem(COSName.SMASK, new PDImageXObject(document, new ByteArrayInputStream(packed.toByteArray()),
+                COSName.FLATE_DECODE, left.getWidth(), left.getHeight(), 8, PDDeviceGray.INSTANCE));
         return image;
     }
 

@@ -53,6 +53,11 @@ final class Placed {
      * @param seen  the part of its pixels that is seen anywhere; without width where none is
      */
     record Needed(PaintedPicture layer, Box seen) {
+        /** The same without its veil. */
+        Needed unveiled() {
+            return new Needed(layer.unveiled(), seen);
+        }
+
         private Needed with(Needed other) {
             PaintedPicture larger = scale(layer) >= scale(other.layer) ? layer : other.layer;
             return new Needed(larger, seen.width() == 0 ? other.seen : other.seen.width() == 0 ? seen : seen.union(other.seen));

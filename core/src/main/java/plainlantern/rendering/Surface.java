@@ -2,7 +2,6 @@ package plainlantern.rendering;
 
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.function.Function;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.outline.PathData;
@@ -11,13 +10,13 @@ import plainlantern.scene.Scene.PaintedPicture;
 /**
  * What items are drawn on as SVG.
  *
- * @param href     where the pixels of a picture are, its background taken out where it says so: a file, an address or a data URI
+ * @param href     where pictures are
  * @param mark     begins every id, where the same item is drawn twice on one page
  * @param live     whether words stay text, in fonts that are brought along
  * @param decimals of a millimetre that its paths need; empty for a document, whose paths are written in full
  * @param form     what stands before the item as a path with the id that {@link #form(String)} tells; the item refers to it
  */
-record Surface(Function<PaintedPicture, String> href, String mark, boolean live, OptionalInt decimals, Optional<Path> form) {
+record Surface(Addresses href, String mark, boolean live, OptionalInt decimals, Optional<Path> form) {
     /** To half a micrometre: a fifth of a pixel where the board is enlarged most. */
     private static final int BOARD = 3;
     /** A card is less than 100 pixels wide: so many steps of its numbers fit into its larger side. */
@@ -25,16 +24,16 @@ record Surface(Function<PaintedPicture, String> href, String mark, boolean live,
     /** A path of so many letters is written twice: browsers take longer to refer to one. */
     private static final int SHORT = 400;
 
-    static Surface document(Function<PaintedPicture, String> href, boolean live) {
+    static Surface document(Addresses href, boolean live) {
         return new Surface(href, "", live, OptionalInt.empty(), Optional.empty());
     }
 
-    static Surface board(Function<PaintedPicture, String> href, Optional<Path> form) {
+    static Surface board(Addresses href, Optional<Path> form) {
         return new Surface(href, "", false, OptionalInt.of(BOARD), form);
     }
 
     /** @param box what it shows */
-    static Surface card(Function<PaintedPicture, String> href, Path form, Box box) {
+    static Surface card(Addresses href, Path form, Box box) {
         double steps = Math.log10(CARD_STEPS / Math.max(box.width(), box.height()));
         return new Surface(href, "card-", false, OptionalInt.of((int) Math.max(0, Math.min(BOARD, Math.ceil(steps)))), Optional.of(form));
     }

@@ -5,7 +5,7 @@ import static plainlantern.outline.PathData.number;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Function;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
@@ -33,7 +33,7 @@ public final class SvgPainter {
      *
      * @param href where the pixels of a picture are, its background taken out where it says so: a file, an address or a data URI
      */
-    public static String document(Scene scene, Function<PaintedPicture, String> href) {
+    public static String document(Scene scene, Addresses href) {
         return document(scene, new Box(0, 0, scene.width(), scene.height()), 1, href, "", false);
     }
 
@@ -47,7 +47,7 @@ public final class SvgPainter {
      * @param definitions stand before all else; an address that begins with # names one of them
      * @param live        whether words stay text, in fonts that {@code definitions} bring along
      */
-    static String document(Scene scene, Box box, double scale, Function<PaintedPicture, String> href, String definitions, boolean live) {
+    static String document(Scene scene, Box box, double scale, Addresses href, String definitions, boolean live) {
         StringBuilder out = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"" + number(box.width() * scale, 5)
                 + "mm\" height=\"" + number(box.height() * scale, 5)
                 + "mm\" viewBox=\"" + number(box.x(), 5) + " " + number(box.y(), 5) + " " + number(box.width(), 5) + " "
@@ -117,7 +117,10 @@ public final class SvgPainter {
         @Override
         public void picture(PaintedPicture layer) {
             if (layer.blur() > 0) SvgShades.blur("blur-" + id, layer.blur(), item.under().bounds(), out);
+            Optional<String> veil = layer.treated().veil().flatMap(worn -> surface.href().veil(item.element(), layer));
+            veil.ifPresent(mask -> veil(layer, id, mask, out));
             SvgPainter.picture(layer, id, surface.href(), out);
+            if (veil.isPresent()) out.append("</g>");
         }
 
         @Override
@@ -132,11 +135,25 @@ public final class SvgPainter {
         }
     }
 
-    private static void picture(PaintedPicture layer, String id, Function<PaintedPicture, String> href, StringBuilder out) {
+    /** What a veil leaves of a picture as a mask of it, and the beginning of a group that is seen through that. */
+    private static void veil(PaintedPicture layer, String id, String mask, StringBuilder out) {
+        String name = "veil-" + id + "-" + layer.at();
+        Box box = Path.box(new Box(0, 0, layer.width(), layer.height())).mapped(layer.pixelsToSheet()).bounds();
+        // It goes on being seen while the picture is dragged.
+        Box room = box.grown(Math.max(box.width(), box.height()));
+        out.append("<mask id=\"").append(name).append("\" maskUnits=\"userSpaceOnUse\"");
+        numbers(out, "x", room.x(), "y", room.y(), "width", room.width(), "height", room.height());
+        out.append("><image width=\"").append(layer.width()).append("\" height=\"").append(layer.height())
+                .append("\" preserveAspectRatio=\"none\" data-veil=\"").append(layer.at()).append("\" transform=\"")
+                .append(matrix(layer.pixelsToSheet())).append("\" href=\"").append(mask).append("\"/></mask><g mask=\"url(#").append(name)
+                .append(")\">");
+    }
+
+    private static void picture(PaintedPicture layer, String id, Addresses href, StringBuilder out) {
         if (layer.blur() > 0) out.append("<g filter=\"url(#blur-").append(id).append(")\">");
-        String from = href.apply(layer);
+        String from = href.picture(layer);
         String before = layer.treated().tones().isEmpty() || layer.treated().through().isPresent() || !from.startsWith("/") ? ""
-                : "\" data-before=\"" + href.apply(layer.toneless()).replaceFirst("/[^/]*$", "");
+                : "\" data-before=\"" + href.picture(layer.toneless()).replaceFirst("/[^/]*$", "");
         if (from.startsWith("#")) out.append("<use");
         else out.append("<image width=\"").append(layer.width()).append("\" height=\"").append(layer.height())
                 .append("\" preserveAspectRatio=\"none\"");

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import plainlantern.fitting.Veils;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
@@ -58,7 +59,9 @@ public final class Glazes {
         Affine toSheet = Affine.move(box.x(), box.y()).after(Affine.scale(box.width() / across, box.height() / down));
         Treated treated = Treated.beneath(glaze.id() + "-" + mark(sheet, glaze, box, beneath), glaze,
                 () -> glaze.whole() ? Scene.lying(toSheet, Affine.IDENTITY, sheet.bounds())
-                        : Scene.lying(toSheet, glaze.seat().toSheet().inverse(), glaze.ownPath().bounds()));
+                        : Scene.lying(toSheet, glaze.seat().toSheet().inverse(), glaze.ownPath().bounds()))
+                .veiled(Veils.worn(sheet, glaze, glaze.veil(), Optional.empty(), glaze.seat().toSheet().inverse().after(toSheet)
+                        .after(Affine.scale(across, down))));
         PaintedPicture seen = new PaintedPicture(0, new Pixels(treated, across, down, Optional.empty()), toSheet, true, 0, Look.PLAIN);
         return Dressing.item(glaze, form, List.of(seen));
     }

@@ -8,6 +8,7 @@ import plainlantern.fitting.Coverage;
 import plainlantern.fitting.Shown;
 import plainlantern.fitting.Sitting;
 import plainlantern.fitting.Typesetting;
+import plainlantern.fitting.Veils;
 import plainlantern.fitting.Vistas;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
@@ -28,6 +29,7 @@ import plainlantern.sheet.Rim;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Stop;
 import plainlantern.sheet.Treated;
+import plainlantern.sheet.Veiled;
 import plainlantern.sheet.Warp;
 import plainlantern.sheet.Wash;
 import plainlantern.sheet.Words;
@@ -223,7 +225,7 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
 
         /** Whether nothing can be seen through it. */
         public boolean opaque() {
-            return foot.isEmpty() && treated.through().isEmpty() && treated.cleared().isEmpty()
+            return foot.isEmpty() && treated.through().isEmpty() && treated.cleared().isEmpty() && treated.veil().isEmpty()
                     && treated.warp().filter(Warp::open).isEmpty();
         }
     }
@@ -240,8 +242,16 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
 
         /** The same before its tones. */
         public PaintedPicture toneless() {
-            return new PaintedPicture(at, new Pixels(treated().toneless(), width(), height(), pixels.foot()), pixelsToSheet, covers, blur,
-                    look);
+            return treated(treated().toneless());
+        }
+
+        /** The same without a veil. */
+        public PaintedPicture unveiled() {
+            return treated(treated().unveiled());
+        }
+
+        private PaintedPicture treated(Treated other) {
+            return new PaintedPicture(at, new Pixels(other, width(), height(), pixels.foot()), pixelsToSheet, covers, blur, look);
         }
 
         public int width() {
@@ -429,7 +439,10 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
                 Supplier<Lying> own = () -> lying(pixelsToSheet, holder.seat().toSheet().inverse(), holder.ownPath().bounds());
                 Supplier<Lying> under = () -> layer.slice().map(slice -> lying(pixelsToSheet, Affine.IDENTITY,
                         Box.union(sheet.members(slice.vista()).stream().map(Element::boundsOnSheet).toList()))).orElseGet(own);
-                Treated treated = Treated.of(picture.id(), shown.treatment(), under, own);
+                Affine toPanel = shown.pose().toPanel(picture.width(), picture.height())
+                        .after(Affine.scale(picture.width(), picture.height()));
+                Treated treated = Treated.of(picture.id(), shown.treatment(), under, own)
+                        .veiled(Veils.worn(sheet, holder, layer.veil(), Optional.of(shown), toPanel));
                 return new PaintedPicture(at, Pixels.of(picture, treated), pixelsToSheet, covers, 0, layer.look());
             }
 
@@ -457,8 +470,11 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
         Treated treated = Treated.of(picture.id(), shown.treatment(), under, own);
         Path form = holder.ownPath();
         Hanging hanging = Hanging.in(shown, shown.toPanel(), form, form.bounds(), covers);
-        Pixels pixels = new Pixels(treated.warped(Optional.of(hanging.warp())), hanging.warp().across(), hanging.warp().down(),
-                picture.foot());
+        int across = hanging.warp().across();
+        int down = hanging.warp().down();
+        Optional<Veiled> veil = Veils.worn(sheet, holder, layer.veil(), Optional.of(shown),
+                hanging.map().after(Affine.scale(across, down)));
+        Pixels pixels = new Pixels(treated.warped(Optional.of(hanging.warp())).veiled(veil), across, down, picture.foot());
         return new PaintedPicture(at, pixels, holder.seat().toSheet().after(hanging.map()), covers, 0, layer.look());
     }
 

@@ -15,11 +15,14 @@ import plainlantern.outline.Rectangle;
  * @param outline its form
  * @param whole   whether it lies over the whole sheet and its bleed, whatever becomes of their size
  * @param tone    what becomes of the colours, at last
+ * @param veil    what hides parts of it
  */
 @JsonTypeName("glaze")
 public record Glaze(Basics basics, Outline outline, @Typed.Switch boolean whole, Through through,
-        @JsonInclude(value = JsonInclude.Include.CUSTOM, valueFilter = Neutral.LeftOut.class) Tone tone) implements Holder {
+        @JsonInclude(value = JsonInclude.Include.CUSTOM, valueFilter = Neutral.LeftOut.class) Tone tone, Optional<Veil> veil)
+        implements Holder {
     public Glaze {
+        veil = veil == null ? Optional.empty() : veil;
         through = through == null ? Through.CLEAR : through;
         tone = tone == null ? Tone.NEUTRAL : tone;
         outline = whole ? Rectangle.SHARP : outline;
@@ -27,7 +30,7 @@ public record Glaze(Basics basics, Outline outline, @Typed.Switch boolean whole,
 
     /** A clear one with that form. */
     public static Glaze of(Basics basics, Outline outline) {
-        return new Glaze(basics, outline, false, Through.CLEAR, Tone.NEUTRAL);
+        return new Glaze(basics, outline, false, Through.CLEAR, Tone.NEUTRAL, Optional.empty());
     }
 
     /** The same over that box, where it lies over the whole sheet. */
@@ -37,15 +40,19 @@ public record Glaze(Basics basics, Outline outline, @Typed.Switch boolean whole,
     }
 
     public Glaze covering(boolean nowWhole) {
-        return new Glaze(basics, outline, nowWhole, through, tone);
+        return new Glaze(basics, outline, nowWhole, through, tone, veil);
     }
 
     public Glaze seeing(Through newThrough) {
-        return new Glaze(basics, outline, whole, newThrough, tone);
+        return new Glaze(basics, outline, whole, newThrough, tone, veil);
     }
 
     public Glaze toned(Tone newTone) {
-        return new Glaze(basics, outline, whole, through, newTone);
+        return new Glaze(basics, outline, whole, through, newTone, veil);
+    }
+
+    public Glaze veiled(Optional<Veil> newVeil) {
+        return new Glaze(basics, outline, whole, through, tone, newVeil.flatMap(Veil::kept));
     }
 
     /** Whether it changes nothing of what lies beneath, but for what its finish adds. */
@@ -80,12 +87,12 @@ public record Glaze(Basics basics, Outline outline, @Typed.Switch boolean whole,
 
     @Override
     public Glaze with(Basics newBasics) {
-        return new Glaze(newBasics, outline, whole, through, tone);
+        return new Glaze(newBasics, outline, whole, through, tone, veil);
     }
 
     @Override
     public Glaze withOutline(Outline newOutline) {
-        return new Glaze(basics, newOutline, whole, through, tone);
+        return new Glaze(basics, newOutline, whole, through, tone, veil);
     }
 
     /** It holds no layers. */
@@ -97,6 +104,6 @@ public record Glaze(Basics basics, Outline outline, @Typed.Switch boolean whole,
     @Override
     public Glaze scaled(double factor) {
         return new Glaze(basics.finished(finish().scaled(factor)), outline.scaled(factor), whole, through.scaled(factor),
-                tone.scaled(factor));
+                tone.scaled(factor), veil.map(v -> v.scaled(factor)));
     }
 }

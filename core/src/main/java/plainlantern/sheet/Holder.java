@@ -139,10 +139,16 @@ public sealed interface Holder extends Element permits Panel, Float, Caption, Gl
     /** The same with {@code picture} in place of the picture that edits mean; behind all other layers where there was none. */
     default Holder showing(int layer, PictureLayer picture) {
         int at = acting(layer);
-        if (at >= 0) return changingLayer(at, was -> picture.looking(was.look()));
+        if (at >= 0) return changingLayer(at, was -> picture.looking(was.look()).veiled(veil(was.picture(), picture)));
         List<Content> next = new ArrayList<>(content());
         next.add(0, picture);
         return withContent(next);
+    }
+
+    /** A veil that rests on the panel stays there whatever it shows; one that rests on a picture is of that one. */
+    private static Optional<Veil> veil(Optional<PictureLayer> was, PictureLayer now) {
+        return now.veil().or(() -> was.filter(w -> w.source().equals(now.source())).flatMap(PictureLayer::veil))
+                .or(() -> was.flatMap(PictureLayer::veil).filter(veil -> veil.rests() == Veil.Rests.PANEL));
     }
 
     /** The same with each picture replaced by what {@code change} makes of it. */

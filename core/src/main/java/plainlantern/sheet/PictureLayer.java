@@ -11,24 +11,26 @@ import plainlantern.asking.BadInput;
  * @param source    where its pixels come from
  * @param placement where it lies: flat or mounted for a picture of the panel's own, nudged for a slice of a vista
  * @param treatment what is done to its pixels; a slice's comes on top of its vista's and has nothing but a tone
+ * @param veil      what hides parts of it
  */
 @JsonTypeName("picture")
-public record PictureLayer(Source source, Placement placement, Treatment treatment, Look look) implements Content {
+public record PictureLayer(Source source, Placement placement, Treatment treatment, Look look, Optional<Veil> veil) implements Content {
     public PictureLayer {
         treatment = treatment == null ? Treatment.NONE : treatment;
         look = look == null ? Look.PLAIN : look;
+        veil = veil == null ? Optional.empty() : veil;
         BadInput.unless(source.own().isPresent() == placement.flat().isPresent(), "panels",
                 "A picture lies flat or is mounted, and a slice is nudged.");
     }
 
     /** A picture of a panel's own. */
     public static PictureLayer own(Picture picture, Fit fit, Pose pose, boolean held) {
-        return new PictureLayer(new Source.Own(picture.id()), new Flat(fit, pose, held), picture.treatment(), Look.PLAIN);
+        return new PictureLayer(new Source.Own(picture.id()), new Flat(fit, pose, held), picture.treatment(), Look.PLAIN, Optional.empty());
     }
 
     /** A slice in register, looking through. */
     public static PictureLayer slice(String vista) {
-        return new PictureLayer(new Source.Slice(vista, Optional.empty()), Nudge.NONE, Treatment.NONE, Look.PLAIN);
+        return new PictureLayer(new Source.Slice(vista, Optional.empty()), Nudge.NONE, Treatment.NONE, Look.PLAIN, Optional.empty());
     }
 
     public Optional<Source.Own> own() {
@@ -57,7 +59,7 @@ public record PictureLayer(Source source, Placement placement, Treatment treatme
     /** The same elsewhere in its panel, or in its plane. */
     public PictureLayer lying(Flat newFlat) {
         return new PictureLayer(source, placement.plane().<Placement>map(plane -> new Mounted(plane, newFlat)).orElse(newFlat), treatment,
-                look);
+                look, veil);
     }
 
     /** The plane that it is mounted in. */
@@ -68,26 +70,30 @@ public record PictureLayer(Source source, Placement placement, Treatment treatme
     /** The same mounted in a plane, or in none. */
     public PictureLayer mounted(Optional<Plane> newPlane) {
         return new PictureLayer(source, newPlane.<Placement>map(plane -> new Mounted(plane, flat())).orElseGet(this::flat), treatment,
-                look);
+                look, veil);
     }
 
     /** The same nudged otherwise. */
     public PictureLayer nudged(Nudge newNudge) {
-        return new PictureLayer(source, newNudge, treatment, look);
+        return new PictureLayer(source, newNudge, treatment, look, veil);
     }
 
     /** The same slice carried from there, or looking through. */
     public PictureLayer homed(Optional<Seat> newHome) {
-        return new PictureLayer(new Source.Slice(slice().orElseThrow().vista(), newHome), placement, treatment, look);
+        return new PictureLayer(new Source.Slice(slice().orElseThrow().vista(), newHome), placement, treatment, look, veil);
     }
 
     public PictureLayer treated(Treatment newTreatment) {
-        return new PictureLayer(source, placement, newTreatment, look);
+        return new PictureLayer(source, placement, newTreatment, look, veil);
+    }
+
+    public PictureLayer veiled(Optional<Veil> newVeil) {
+        return new PictureLayer(source, placement, treatment, look, newVeil.flatMap(Veil::kept));
     }
 
     @Override
     public PictureLayer looking(Look newLook) {
-        return new PictureLayer(source, placement, treatment, newLook);
+        return new PictureLayer(source, placement, treatment, newLook, veil);
     }
 
     @Override
@@ -97,7 +103,7 @@ public record PictureLayer(Source source, Placement placement, Treatment treatme
 
     @Override
     public PictureLayer scaled(double factor) {
-        return treated(treatment.toning(tone -> tone.scaled(factor)));
+        return treated(treatment.toning(tone -> tone.scaled(factor))).veiled(veil.map(v -> v.scaled(factor)));
     }
 
     @Override

@@ -16,8 +16,10 @@ import plainlantern.asking.BadInput;
  * @param tones   then, one after the other; none of them plain
  * @param warp    how it is drawn in perspective at last
  * @param through present where it is no picture but what lies beneath a glaze: how that is seen before its tones
+ * @param veil    what hides parts of it, at last of all
  */
-public record Treated(String picture, Optional<Cleared> cleared, List<Toned> tones, Optional<Warp> warp, Optional<Through> through) {
+public record Treated(String picture, Optional<Cleared> cleared, List<Toned> tones, Optional<Warp> warp, Optional<Through> through,
+        Optional<Veiled> veil) {
     private static final int MOST = 2;
 
     public Treated {
@@ -25,12 +27,18 @@ public record Treated(String picture, Optional<Cleared> cleared, List<Toned> ton
         tones = tones == null ? List.of() : List.copyOf(tones);
         warp = warp == null ? Optional.empty() : warp;
         through = through == null ? Optional.empty() : through;
+        veil = veil == null ? Optional.empty() : veil;
         BadInput.unless(tones.size() <= MOST, "tones", "A picture has a tone of its own and one of its vista, no more.");
     }
 
     /** Of a picture. */
     public Treated(String picture, Optional<Cleared> cleared, List<Toned> tones, Optional<Warp> warp) {
-        this(picture, cleared, tones, warp, Optional.empty());
+        this(picture, cleared, tones, warp, Optional.empty(), Optional.empty());
+    }
+
+    /** Without a veil. */
+    public Treated(String picture, Optional<Cleared> cleared, List<Toned> tones, Optional<Warp> warp, Optional<Through> through) {
+        this(picture, cleared, tones, warp, through, Optional.empty());
     }
 
     /** What lies beneath a glaze: {@code name} tells which glaze and what lies there. */
@@ -72,21 +80,31 @@ public record Treated(String picture, Optional<Cleared> cleared, List<Toned> ton
     /** The same with its tones changed; those that are plain then are gone. */
     public Treated toning(UnaryOperator<Tone> change) {
         return new Treated(picture, cleared, tones.stream().map(toned -> new Toned(change.apply(toned.tone()), toned.lying()))
-                .filter(toned -> !toned.tone().plain()).toList(), warp, through);
+                .filter(toned -> !toned.tone().plain()).toList(), warp, through, veil);
     }
 
     /** The same drawn in perspective, or not. */
     public Treated warped(Optional<Warp> newWarp) {
-        return new Treated(picture, cleared, tones, newWarp, through);
+        return new Treated(picture, cleared, tones, newWarp, through, veil);
     }
 
     /** The same before its tones. */
     public Treated toneless() {
-        return new Treated(picture, cleared, List.of(), warp, through);
+        return new Treated(picture, cleared, List.of(), warp, through, veil);
+    }
+
+    /** The same veiled so, or not. */
+    public Treated veiled(Optional<Veiled> newVeil) {
+        return new Treated(picture, cleared, tones, warp, through, newVeil);
+    }
+
+    /** The same without a veil. */
+    public Treated unveiled() {
+        return veil.isEmpty() ? this : veiled(Optional.empty());
     }
 
     /** Whether pixels stay as they are. */
     public boolean untouched() {
-        return cleared.isEmpty() && tones.isEmpty() && warp.isEmpty() && through.isEmpty();
+        return cleared.isEmpty() && tones.isEmpty() && warp.isEmpty() && through.isEmpty() && veil.isEmpty();
     }
 }

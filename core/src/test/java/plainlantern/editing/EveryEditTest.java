@@ -82,6 +82,11 @@ class EveryEditTest {
         SAMPLES.put("set-glaze", "'panels':['p6'],'blur':'2 mm','dx':'-3 mm','dy':4");
         SAMPLES.put("bend-glaze", "'panels':['p6'],'bend':{'kind':'wave','amplitude':'2 mm','length':20,'turn':'45°','phase':0,"
                 + "'shape':'square'}");
+        SAMPLES.put("veil", "'panels':['p1','p6'],'layer':0,'part':{'kind':'stroke','dots':[[3,4,1],[9,4.5,0.5],[30,4,0.25]],'size':'5 mm',"
+                + "'softness':'50 %','strength':1,'shows':false}");
+        SAMPLES.put("set-veil", "'panels':['p1'],'layer':0,'rests':'panel','off':false,'at':0,'strength':'60 %'");
+        SAMPLES.put("unveil", "'panels':['p1'],'layer':0,'at':0");
+        SAMPLES.put("copy-veil", "'from':'p1','layer':0,'panels':['p2','p3']");
         SAMPLES.put("add-caption", "'text':'High water 14:20'");
         SAMPLES.put("fit-caption", "'panels':['p4']");
         SAMPLES.put("set-plate", "'panels':['p4'],'opacity':'70 %','radius':'2 mm'");

@@ -14,7 +14,6 @@ import java.io.File;
 import java.nio.file.Files;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -65,7 +64,7 @@ class RenderingTest {
     @Test
     void thePngIsWhatAnIndependentSvgRendererPaints(@TempDir File folder) throws Exception {
         ImageIO.write(PAINTED, "png", new File(folder, "tide.png"));
-        Function<Scene.PaintedPicture, String> href = layer -> "tide.png";
+        Addresses href = layer -> "tide.png";
         Files.writeString(folder.toPath().resolve("sheet.svg"), SvgPainter.document(Scene.of(sheet()), href));
         Painted.run(folder, "rsvg-convert", "-w", "1200", "-h", "800", "-o", "theirs.png", "sheet.svg");
         BufferedImage ours = RasterPainter.paint(Scene.of(sheet()), 254, true, SOURCE);

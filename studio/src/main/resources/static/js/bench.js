@@ -37,7 +37,7 @@ const PICTURE = ["move-picture", "centre-picture", "zoom-picture", "turn-picture
 
 function target(name) {
   if (name === "back-vista") return {};
-  if (name === "set-fit" || name === "move-out") return { panels: sheet.selected, layer: sheet.layer };
+  if (["set-fit", "move-out", "set-veil", "unveil"].includes(name)) return { panels: sheet.selected, layer: sheet.layer };
   if (name === "carry" && sheet.whole) return { panels: [...new Set(sheet.selected.flatMap((id) => subject(id).members))] };
   if (name === "set-look") return { panels: sheet.selected, layer: Number(bench.querySelector(".layers .on .layer").dataset.layer) };
   if (PICTURE.includes(name)) return { panels: sheet.selected, ...aim() };

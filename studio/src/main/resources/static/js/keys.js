@@ -16,6 +16,7 @@ import { knife } from "./cutting.js";
 import { pen, hand } from "./pen.js";
 import { mountHere } from "./mount.js";
 import { points } from "./points.js";
+import { resize } from "./veil.js";
 import { release } from "./tools.js";
 import { drawn as isDrawn } from "./drawings.js";
 import { close as closePattern } from "./pattern.js";
@@ -73,8 +74,8 @@ const PLAIN = {
       G: () => group(false), a: arrange.alike,
   c: () => sheet.selected.some((id) => panel(id).picture) && edit({ kind: "cover-again", panels: sheet.selected, ...aim() }),
   f: () => sheet.stage === "settle" && settle.focal(pointer),
-  "[": () => (sheet.stage === "arrange" ? raise("backward") : settle.zoomKey(1 / 1.1)),
-  "]": () => (sheet.stage === "arrange" ? raise("forward") : settle.zoomKey(1.1)),
+  "[": () => resize(false) || (sheet.stage === "arrange" ? raise("backward") : settle.zoomKey(1 / 1.1)),
+  "]": () => resize(true) || (sheet.stage === "arrange" ? raise("forward") : settle.zoomKey(1.1)),
 };
 
 window.addEventListener("keydown", (event) => {

@@ -37,7 +37,12 @@ export function put({ seat, picture, whole, members }, placement) {
   for (const id of members) {
     const { a, b, c, d, e, f } = whole ? panel(id).picture.through : { a: 1, b: 0, c: 0, d: 1, e: 0, f: 0 };
     group(id).querySelector(".bare-area")?.setAttribute("visibility", "hidden");
-    image(id).setAttribute("transform", matrixText(new DOMMatrix([a, b, c, d, e, f]).multiply(matrix)));
+    const there = matrixText(new DOMMatrix([a, b, c, d, e, f]).multiply(matrix));
+    const shown = image(id);
+    shown.setAttribute("transform", there);
+    // What is hidden goes along, or stays in the panel.
+    if (panel(id).picture.veil === "picture") group(id).querySelector(`image[data-veil="${shown.dataset.layer}"]`)
+        ?.setAttribute("transform", there);
   }
   return matrix;
 }

@@ -52,8 +52,8 @@ export const wanted = (image) => image.dataset.waits || image.getAttribute("href
 /** The level of pixels that an image shows, or will show. */
 export const level = (image) => wanted(image).match(/[^/]+$/)[0];
 
-/** Whether an image is what a glaze shows. */
-export const glazed = (image) => wanted(image).includes("/glazes/");
+/** Whether an image is what a glaze shows, or what a veil leaves: painted with as many pixels as are asked for. */
+export const glazed = (image) => /\/(glazes|veils)\//.test(wanted(image));
 
 /** The address of an image's picture without its tones, which nothing is painted for as it moves. */
 export const plain = (image) => `${image.dataset.before}/${still(image)}`;
@@ -64,6 +64,8 @@ const still = (image) => level(image).replace("live", glazed(image) ? "640" : "m
 export function display(image, href) {
   delete image.dataset.waits;
   image.setAttribute("href", href);
+  // A mask is there: what stood for it goes.
+  if (image.dataset.veil) image.parentNode.querySelector(".veil-before")?.remove();
 }
 
 /** Shows other pixels as soon as they are there; until then those that are shown stay, and whoever asks last is heard. */
@@ -90,6 +92,33 @@ function keep(image, now) {
   if (before && !same || image.dataset.waits) load(image, href);
 }
 
+/** A mask goes on as it was, with all that a brush painted meanwhile, until it is there; a first one leaves everything until then. */
+function keepMask(image, now) {
+  const mask = image.parentNode;
+  const was = now?.querySelector(`[id="${mask.id}"]`);
+  const before = document.createElementNS("http://www.w3.org/2000/svg", "g");
+  before.setAttribute("class", "veil-before");
+  const shown = was?.firstElementChild;
+  let href = image.getAttribute("href");
+  if (shown?.dataset.veil) {
+    href = href.replace(/[^/]+$/, level(shown));
+    if (was.childElementCount === 1 && !shown.dataset.waits && shown.getAttribute("href") === href)
+      return image.setAttribute("href", href);
+  }
+  if (was) {
+    before.append(...was.childNodes);
+  } else {
+    const all = document.createElementNS("http://www.w3.org/2000/svg", "rect");
+    for (const name of ["x", "y", "width", "height"]) all.setAttribute(name, mask.getAttribute(name));
+    all.setAttribute("fill", "#fff");
+    before.append(all);
+  }
+  for (const old of before.querySelectorAll("[data-veil]")) delete old.dataset.veil;
+  image.removeAttribute("href");
+  image.after(before);
+  load(image, href);
+}
+
 /** Puts a panel's group, as the server drew it, in place of the one with that id. */
 export function draw(id, svg) {
   const holder = document.createElementNS("http://www.w3.org/2000/svg", "svg");
@@ -97,6 +126,7 @@ export function draw(id, svg) {
   const next = holder.firstElementChild;
   const now = group(id);
   for (const image of next.querySelectorAll("image[data-picture]")) keep(image, now);
+  for (const image of next.querySelectorAll("image[data-veil]")) keepMask(image, now);
   if (now) now.replaceWith(next);
   else layer.append(next);
 }

@@ -109,7 +109,8 @@ arrive();
 
 /** Asks for larger previews where the present ones have fewer pixels than the screen shows. */
 export function sharpen() {
-  for (const image of document.querySelectorAll("#ground image[data-picture], #panels image[data-picture], #before image[data-picture]"))
+  for (const image of document.querySelectorAll("#ground image[data-picture], #panels :is(image[data-picture], image[data-veil]), "
+      + "#before image[data-picture]"))
     sharper(image);
 }
 

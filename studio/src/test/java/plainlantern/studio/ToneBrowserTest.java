@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
@@ -244,5 +245,61 @@ class ToneBrowserTest extends Browsed {
     private static String settled(Locator image) {
         assertThat(image).not().hasAttribute("data-waits", Pattern.compile(".*"));
         return image.getAttribute("href");
+    }
+
+    /** A brush paints in the mask at once and the server's painting follows; gradients, colours and forms; the board is the delivery. */
+    @Test
+    void partsAreHiddenByHand() throws Exception {
+        toned();
+        page.locator("[data-veil-way=stroke]").click();
+        type(page.locator("[data-part=veil] [name=size]"), "8 mm");
+        page.locator("#well").focus();
+        page.keyboard().press("]");
+        assertThat(page.locator("[data-part=veil] [name=size]")).hasValue("9.60 mm");
+        double[] at = middle(panel(0));
+        page.mouse().move(at[0] - 60, at[1]);
+        assertThat(page.locator("circle.brush")).isVisible();
+        page.mouse().down();
+        page.mouse().move(at[0] + 50, at[1] + 20, new Mouse.MoveOptions().setSteps(6));
+        // Nothing was asked of the server yet.
+        assertThat(page.locator("#panels mask line").first()).isAttached();
+        assertThat(page.locator("#undo")).hasAttribute("title", Pattern.compile("Undo Fill with .*"));
+        page.mouse().up();
+        undoSays("Brush: Panel 1");
+        assertThat(mask()).hasAttribute("href", Pattern.compile("/veils/p1-0-[0-9a-f]+/\\d+$"));
+        assertThat(page.locator("#panels mask line")).hasCount(0);
+        page.locator("[data-veil-way=gradient]").click();
+        drag(new double[] {at[0], at[1] + 70}, 0, -50);
+        undoSays("Straight gradient: Panel 1");
+        page.locator("[data-veil-way=colours]").click();
+        click(panel(0));
+        undoSays("Colours: Panel 1");
+        assertThat(page.locator(".veil-part")).hasCount(3);
+        page.locator("[data-veil-way=form]").click();
+        page.locator("[data-part=veil] [name=panel]").selectOption("p2");
+        undoSays("Form of a panel: Panel 1");
+        page.locator(".veil-part").first().locator("[data-edit=unveil]").click();
+        undoSays("Remove from the veil: Panel 1");
+        type(page.locator(".veil-part [data-field=strength]").first(), "40");
+        undoSays("Veil: Panel 1");
+        type(page.locator(".veil-part [data-field=strength]").first(), "most");
+        assertThat(page.locator("[data-part=veil] .problem")).containsText("most");
+        page.locator("text=On the panel").click();
+        undoSays("Veil on the panel: Panel 1");
+        page.locator("text=Switch off").click();
+        undoSays("Veil off: Panel 1");
+        assertThat(mask()).hasCount(0);
+        page.locator("text=Switch on").click();
+        undoSays("Veil on: Panel 1");
+        page.reload();
+        ready();
+        settled(mask());
+        page.keyboard().press("7");
+        Download download = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
+        assertThat(boardDifference(ImageIO.read(Files.newInputStream(download.path())))).isLessThan(2);
+    }
+
+    private Locator mask() {
+        return page.locator("#panels mask image");
     }
 }

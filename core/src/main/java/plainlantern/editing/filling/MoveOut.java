@@ -24,6 +24,7 @@ import plainlantern.sheet.Panel;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Pose;
 import plainlantern.sheet.Seat;
+import plainlantern.sheet.Veil;
 import plainlantern.sheet.Sheet;
 
 /**
@@ -59,7 +60,8 @@ public record MoveOut(List<String> panels, @Typed.Layer int layer) implements Fi
                 picture.width() * p.scaleX(), picture.height() * p.scaleY(),
                 Affine.normalTurn(seat.turn() + (seat.mirrored() ? -p.turn() : p.turn())), seat.mirrored());
         Flat whole = new Flat(Fit.STRETCH, new Pose(Point.ORIGIN, p.scaleX(), p.scaleY(), 0, p.mirrored()), true);
-        return new Float(Basics.of(id, picture.name(), box), List.of(Vistas.owned(shown, whole).mounted(Optional.empty())));
+        return new Float(Basics.of(id, picture.name(), box), List.of(Vistas.owned(shown, whole).mounted(Optional.empty())
+                .veiled(shown.veil().filter(veil -> veil.rests() == Veil.Rests.PICTURE))));
     }
 
     @Override

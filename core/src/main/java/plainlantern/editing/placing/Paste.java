@@ -11,6 +11,7 @@ import plainlantern.editing.Added;
 import plainlantern.editing.Outside;
 import plainlantern.editing.dressing.Recolour;
 import plainlantern.editing.filling.ShelvePictures;
+import plainlantern.fitting.Veils;
 import plainlantern.geometry.Point;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Picture;
@@ -44,13 +45,15 @@ public record Paste(List<Element> panels, List<Picture> pictures, double dx, dou
         List<Element> next = new ArrayList<>(before.elements());
         Map<String, String> groups = new HashMap<>();
         int lastId = before.lastId();
+        Map<String, String> copies = new HashMap<>();
+        for (int i = 0; i < panels.size(); i++) copies.put(panels.get(i).id(), "p" + (lastId + 1 + i));
         for (Element panel : panels) {
             lastId++;
             int number = lastId;
             String group = panel.group().isEmpty() ? "" : groups.computeIfAbsent(panel.group(), g -> "g" + number);
             String name = panel.name().length() > 60 ? panel.name().substring(0, 60) : panel.name();
             Seat seat = panel.seat().at(panel.seat().centre().plus(new Point(dx, dy)));
-            next.add(atHome(before, panel).copied("p" + lastId, name).grouped(group).withSeat(seat));
+            next.add(veiled(before, atHome(before, panel), copies).copied("p" + lastId, name).grouped(group).withSeat(seat));
         }
         return shelved.with(next, lastId);
     }
@@ -60,6 +63,13 @@ public record Paste(List<Element> panels, List<Picture> pictures, double dx, dou
         Styles styles = sheet.styles();
         Element plain = Recolour.of(panel, c -> styles.swatch(c.swatch()).map(s -> s.colour().equals(c)).orElse(false) ? c : c.linked(""));
         return followingTones(styles, followingFinish(styles, plain));
+    }
+
+    /** What is hidden where a panel lies that was copied, too, is hidden where its copy lies; where others lie, only on one sheet. */
+    private static Element veiled(Sheet sheet, Element panel, Map<String, String> copies) {
+        Optional<Element> was = sheet.find(panel.id());
+        return Veils.changing(panel, veil -> veil.naming(form -> Optional.ofNullable(copies.get(form))
+                .or(() -> Optional.of(form).filter(id -> was.filter(w -> Veils.all(w).contains(veil)).isPresent()))));
     }
 
     private static Element followingTones(Styles styles, Element panel) {

@@ -19,6 +19,7 @@ import plainlantern.editing.placing.PlacingEdit;
 import plainlantern.editing.sheet.ReturnTo;
 import plainlantern.editing.sheet.SheetEdit;
 import plainlantern.editing.toning.ToningEdit;
+import plainlantern.editing.veiling.VeilingEdit;
 import plainlantern.editing.vistas.VistaEdit;
 import plainlantern.editing.words.WordsEdit;
 import plainlantern.sheet.Sheet;
@@ -31,7 +32,8 @@ public final class EditReader {
     /** All families of edits. */
     public static final List<Class<? extends Edit>> FAMILIES = List.of(SheetEdit.class, PlacingEdit.class, FormEdit.class,
             FillingEdit.class,
-            VistaEdit.class, MountingEdit.class, ToningEdit.class, DressingEdit.class, WordsEdit.class, GlazingEdit.class);
+            VistaEdit.class, MountingEdit.class, ToningEdit.class, DressingEdit.class, WordsEdit.class, GlazingEdit.class,
+            VeilingEdit.class);
     /** Only the program makes these: imports vouch for the pictures, and a version is one that was kept. */
     private static final List<Class<? extends Edit>> OURS = List.of(ShelvePictures.class, FreshenPicture.class, ReturnTo.class,
             BringDrawing.class);

@@ -11,11 +11,11 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
 import plainlantern.arranging.Snaps;
+import plainlantern.rendering.Addresses;
 import plainlantern.rendering.BoardPainter;
 import plainlantern.scene.Glazes;
 import plainlantern.scene.Scene.PaintedPicture;
@@ -39,19 +39,33 @@ class Answers {
     }
 
     /** Where the board finds a picture at first; the page asks for more pixels where it shows it larger. */
-    static Function<PaintedPicture, String> board(UUID sheet) {
-        return layer -> PictureAddress.of(layer.treated(), sheet) + (layer.treated().through().isPresent() ? "/640" : "/medium");
+    static Addresses board(UUID sheet) {
+        return addresses(sheet, "/medium", "/640");
     }
 
     /** Where a card finds one. */
-    static Function<PaintedPicture, String> card(UUID sheet) {
-        return layer -> PictureAddress.of(layer.treated(), sheet) + (layer.treated().through().isPresent() ? "/160" : "/small");
+    static Addresses card(UUID sheet) {
+        return addresses(sheet, "/small", "/160");
+    }
+
+    private static Addresses addresses(UUID sheet, String level, String side) {
+        return new Addresses() {
+            @Override
+            public String picture(PaintedPicture layer) {
+                return PictureAddress.of(layer.treated(), sheet) + (layer.treated().through().isPresent() ? side : level);
+            }
+
+            @Override
+            public Optional<String> veil(String element, PaintedPicture layer) {
+                return Optional.of(PictureAddress.veil(sheet, element, layer) + side);
+            }
+        };
     }
 
     /** All of a page's elements as the board draws them. */
     static List<String> boards(UUID sheet, List<BoardPainter> drawn) {
         boolean many = drawn.size() > LineUpView.MANY;
-        Function<PaintedPicture, String> href = many ? card(sheet) : board(sheet);
+        Addresses href = many ? card(sheet) : board(sheet);
         return drawn.stream().map(p -> p.board(href)).map(svg -> many ? waiting(svg) : svg).toList();
     }
 
@@ -103,7 +117,7 @@ class Answers {
         List<BoardPainter> drawn = changed.stream().map(e -> BoardPainter.of(sheet, e)).toList();
         LineUpView lineUp = LineUpView.of(sheet, drawn, card(opened.id()));
         String[] cards = cards(lineUp);
-        Function<PaintedPicture, String> board = board(opened.id());
+        Addresses board = board(opened.id());
         List<Answer.Part> parts = new ArrayList<>();
         for (int i = 0; i < changed.size(); i++) {
             parts.add(new Answer.Part(changed.get(i).id(), drawn.get(i).board(board), cards[i]));

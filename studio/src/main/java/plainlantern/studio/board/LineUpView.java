@@ -4,10 +4,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 import plainlantern.fitting.PanelState;
+import plainlantern.rendering.Addresses;
 import plainlantern.rendering.BoardPainter;
-import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Holder;
 import plainlantern.sheet.Sheet;
@@ -28,12 +27,12 @@ public record LineUpView(String count, String states, List<Card> cards) {
     }
 
     /** @param shown those whose cards are drawn */
-    static LineUpView of(Sheet sheet, List<BoardPainter> shown, Function<PaintedPicture, String> href) {
+    static LineUpView of(Sheet sheet, List<BoardPainter> shown, Addresses href) {
         return new LineUpView(Element.counted(sheet.elements()), states(sheet, shown),
                 shown.stream().map(drawn -> card(drawn, shown.size() > MANY ? Optional.empty() : Optional.of(href))).toList());
     }
 
-    private static Card card(BoardPainter drawn, Optional<Function<PaintedPicture, String>> href) {
+    private static Card card(BoardPainter drawn, Optional<Addresses> href) {
         Element element = drawn.element();
         return new Card(element.id(), element.name(), drawn.state().label(), element.kind(), takes(element), element.locked(),
                 element.hidden(), href.map(drawn::card).orElse(""));

@@ -10,6 +10,7 @@ import java.util.function.Supplier;
 import javax.imageio.ImageIO;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.Orientation;
+import plainlantern.picture.Resample;
 
 /** The pictures of the demo, painted by program: invented places and birds, photo-sized. */
 final class DemoPictures {
@@ -45,10 +46,17 @@ final class DemoPictures {
             tiff("Low water", () -> figures(new Landscape(4200, 2800, Light.DUSK, 0.42, 0.4, 0.27, 0.03, 4, 0.16, 0.6, 131))
                     .reeds(0.3, new Color(0x2A2030), 260, 13)),
             new Painted("Gallery.jpg", () -> Encoder.jpeg(new Room(5100, 3400).paint(), 0.92f, 300)),
+            new Painted("Paper.jpg", () -> Encoder.jpeg(large(Textures.paper(1790, 2517)), 0.9f, 300)),
+            new Painted("Side light.jpg", () -> Encoder.jpeg(large(Textures.light(1790, 2517)), 0.9f, 300)),
             png("Heron", () -> clear(2600, 3600).heron(0.48, 0.97, 0.95)),
             png("Mill wheel", () -> clear(3200, 3200).wheel(0.5, 0.5, 0.46, new Color(0x946538), new Color(0x40291A))));
 
     private DemoPictures() {}
+
+    /** Twice as large: what is soft needs no more to be painted. */
+    private static BufferedImage large(BufferedImage soft) {
+        return Resample.toSize(soft, 2 * soft.getWidth(), 2 * soft.getHeight());
+    }
 
     private static Painted jpeg(String name, Supplier<Figures> scenery) {
         return new Painted(name + ".jpg", () -> Encoder.jpeg(scenery.get().image(), 0.9f, 300));

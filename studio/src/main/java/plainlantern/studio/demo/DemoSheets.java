@@ -224,7 +224,10 @@ final class DemoSheets {
         return new Plan(poster.empty().named("Open day in two inks"), steps);
     }
 
-    /** The poster finished by glazes: one light over all, a shifted strip broken into waves, a frosted plate; the bird and the words stand above them. */
+    /**
+     * The poster finished by glazes: one light over all, a shifted strip broken into waves, a frosted plate; light and paper lie over all
+     * that, partly hidden; the bird and the words stand above.
+     */
     private static Plan glazed() {
         Plan poster = poster();
         List<Step> steps = new ArrayList<>(poster.steps());
@@ -241,11 +244,26 @@ final class DemoSheets {
         steps.add(said("{'kind':'bend-glaze','panels':['p14'],'bend':{'kind':'wave','amplitude':4,'length':42,'turn':90,"
                 + "'phase':0,'shape':'square'}}"));
         steps.add(said("{'kind':'set-finish','panels':['p14'],'width':'0.6 mm','colour':'#FFFFFF'}"));
+        texture(steps, "p15", "Side light", "screen", "85 %");
+        steps.add(said("{'kind':'veil','panels':['p15'],'part':{'kind':'gradient','round':true,'from':{'x':214,'y':95},"
+                + "'to':{'x':330,'y':95},'strength':'70 %'}}"));
+        texture(steps, "p16", "Paper", "multiply", "80 %");
+        steps.add(said("{'kind':'veil','panels':['p16'],'part':{'kind':'stroke','dots':[[60,118,1],[78,140,1],[70,168,0.8],[92,190,0.6]],"
+                + "'size':70,'softness':'90 %','strength':'85 %'}}"));
         steps.add(said("{'kind':'raise','panels':['p11','p12'],'to':'front'}"));
         steps.add(said("{'kind':'add-glaze','where':'under','panels':['p12']}"));
-        steps.add(said("{'kind':'rename','panel':'p15','name':'Frosted plate'}"));
+        steps.add(said("{'kind':'rename','panel':'p17','name':'Frosted plate'}"));
         steps.add(said("{'kind':'set-plate','panels':['p12'],'opacity':'55 %'}"));
         return new Plan(poster.empty().named("Open day, finished"), steps);
+    }
+
+    /** A picture over all of the poster, its sides beyond the trim. */
+    private static void texture(List<Step> steps, String id, String picture, String blend, String opacity) {
+        steps.add(shelve(List.of(picture)));
+        steps.add((sheet, shelf) -> new FramePicture(shelf.get(picture).id(), Optional.empty(), OptionalDouble.empty(),
+                OptionalDouble.empty(), false, false));
+        steps.add(said("{'kind':'seat-panels','panels':['" + id + "'],'left':-3,'top':-3,'width':303,'height':426}"));
+        steps.add(said("{'kind':'set-finish','panels':['" + id + "'],'blend':'" + blend + "','opacity':'" + opacity + "'}"));
     }
 
     /** Four pictures of four evenings, brought near the light of one of them. */

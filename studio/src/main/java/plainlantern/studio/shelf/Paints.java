@@ -17,6 +17,7 @@ import plainlantern.picture.Previews.Level;
 import plainlantern.rendering.Cost;
 import plainlantern.rendering.Delivery;
 import plainlantern.rendering.Glazing;
+import plainlantern.rendering.Masks;
 import plainlantern.rendering.RasterPainter;
 import plainlantern.scene.Page;
 import plainlantern.scene.Scene.PaintedPicture;
@@ -58,6 +59,12 @@ public class Paints {
             return room.with(account, 2 * Cost.part(scene, around, ppi, previews()),
                     () -> Glazing.look(scene, told, side, pictures.previews(account)));
         });
+    }
+
+    /** What the veil of a picture leaves of it, from previews: a grey image, its longer side so many pixels. */
+    public BufferedImage veil(UUID account, Scene scene, PaintedPicture layer, int side) {
+        return room.with(account, LOOK + 32L * side * side, () -> Masks.of(layer, side,
+                Glazing.of(List.of(scene), pictures.previews(account))));
     }
 
     /** The pixels of a delivery, from the originals, as {@link RasterPainter#pixels} has them. */

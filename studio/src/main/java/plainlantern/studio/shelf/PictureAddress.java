@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import plainlantern.asking.BadInput;
+import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.sheet.Cleared;
 import plainlantern.sheet.SheetJson;
 import plainlantern.sheet.Through;
@@ -35,9 +36,20 @@ public final class PictureAddress {
         return what.through().isEmpty() ? of(what) : "/sheets/" + sheet + "/glazes/" + told(what);
     }
 
+    /** Of a mask of what the veil of a picture leaves, such as "/sheets/…/veils/p4-0-5f3a"; another veil has another address. */
+    public static String veil(UUID sheet, String element, PaintedPicture layer) {
+        return "/sheets/" + sheet + "/veils/" + name(element, layer);
+    }
+
+    /** What a mask is called in its address. */
+    public static String name(String element, PaintedPicture layer) {
+        return element + "-" + layer.at() + "-" + Integer.toHexString(layer.treated().veil().hashCode());
+    }
+
     private static String told(Treated what) {
         Told told = new Told(what.cleared(), what.tones(), what.warp(), what.through());
-        return what.picture() + (what.untouched() ? "" : "/" + written(told));
+        // A veil is no part of it: it may be longer than any address.
+        return what.picture() + (what.unveiled().untouched() ? "" : "/" + written(told));
     }
 
     private static String written(Told told) {

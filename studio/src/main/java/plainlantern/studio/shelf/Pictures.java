@@ -201,6 +201,11 @@ public class Pictures {
             }
 
             @Override
+            public Colour colour(String picture, Point share) {
+                return Pictures.this.colour(account, picture, share);
+            }
+
+            @Override
             public Optional<Foot> foot(String picture, Optional<Cleared> cleared) {
                 return Pictures.this.foot(account, picture, cleared);
             }
@@ -330,6 +335,18 @@ public class Pictures {
     /** A picture's leading colours. */
     public List<Colour> palette(UUID account, String sha, int count) {
         return Palette.of(decoded(preview(account, sha, Level.SMALL).data()), count);
+    }
+
+    /** The mean colour of a few pixels about a place, told as shares of its width and height. */
+    Colour colour(UUID account, String sha, Point share) {
+        BufferedImage seen = decoded(preview(account, sha, Level.MEDIUM).data());
+        int x = (int) Math.min(seen.getWidth() - 1, share.x() * seen.getWidth());
+        int y = (int) Math.min(seen.getHeight() - 1, share.y() * seen.getHeight());
+        int left = Math.max(0, x - 1);
+        int top = Math.max(0, y - 1);
+        int across = Math.min(seen.getWidth(), x + 2) - left;
+        int down = Math.min(seen.getHeight(), y + 2) - top;
+        return Palette.mean(seen.getRGB(left, top, across, down, null, 0, across));
     }
 
     /** What is most likely a plain background: the mean colour of its four corners. */

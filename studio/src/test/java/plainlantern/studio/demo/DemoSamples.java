@@ -17,6 +17,7 @@ import plainlantern.picture.PictureSource;
 import plainlantern.picture.Resample;
 import plainlantern.rendering.Beneath;
 import plainlantern.sheet.Cleared;
+import plainlantern.sheet.Colour;
 import plainlantern.sheet.Foot;
 import plainlantern.sheet.Levels;
 import plainlantern.sheet.Picture;
@@ -47,7 +48,9 @@ public final class DemoSamples {
         for (DemoPictures.Painted painted : DemoPictures.ALL) {
             String name = painted.file().replaceFirst("\\.[a-z]+$", "");
             boolean panorama = name.equals("Long evening");
-            Picture picture = new Picture(String.format("%064x", shelf.size() + 1), name, panorama ? 8200 : 3600, 2700);
+            boolean texture = List.of("Paper", "Side light").contains(name);
+            Picture picture = new Picture(String.format("%064x", shelf.size() + 1), name, panorama ? 8200 : texture ? 3580 : 3600,
+                    texture ? 5034 : 2700);
             Optional<Foot> foot = painted.file().endsWith(".png") ? Footing.of(image(picture)) : Optional.empty();
             shelf.put(name, picture.treated(Treatment.NONE, foot));
         }
@@ -97,6 +100,13 @@ public final class DemoSamples {
         }
 
         @Override
+        public Colour colour(String picture, Point share) {
+            BufferedImage image = pictures().image(picture, 1);
+            return Colour.of(String.format("#%06X", image.getRGB((int) (share.x() * (image.getWidth() - 1)),
+                    (int) (share.y() * (image.getHeight() - 1))) & 0xFFFFFF));
+        }
+
+        @Override
         public Optional<Foot> foot(String picture, Optional<Cleared> cleared) {
             return Optional.empty();
         }
@@ -138,6 +148,9 @@ public final class DemoSamples {
             return switch (picture.name()) {
                 case "Heron" -> new Figures(clear).heron(0.48, 0.97, 0.95).image();
                 case "Mill wheel" -> new Figures(clear).wheel(0.5, 0.5, 0.46, new Color(0x946538), new Color(0x40291A)).image();
+                // Its fibres are told in pixels.
+                case "Paper" -> Resample.toSize(Textures.paper(2 * width, 2 * height), width, height);
+                case "Side light" -> Textures.light(width, height);
                 default -> new Landscape(width, height, LIGHTS.get(number % LIGHTS.size()), 0.55, 0.5, 0.4, 0.04, 4, 0.25, 0.5, number)
                         .paint();
             };

@@ -1,0 +1,40 @@
+package plainlantern.editing.veiling;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalInt;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Typed;
+import plainlantern.editing.Titles;
+import plainlantern.sheet.Sheet;
+import plainlantern.sheet.VeilPart;
+
+/**
+ * Takes veils away, or one part of them.
+ *
+ * @param at which part, from 0; absent for all
+ */
+@JsonTypeName("unveil")
+public record Unveil(List<String> panels, @Typed.Layer int layer, OptionalInt at) implements VeilingEdit {
+    public Unveil {
+        panels = panels == null ? List.of() : List.copyOf(panels);
+        at = at == null ? OptionalInt.empty() : at;
+    }
+
+    @Override
+    public Sheet apply(Sheet before) {
+        return VeilingEdit.veiling(before, panels, layer, (holder, veil) -> {
+            if (at.isEmpty()) return veil.with(List.of());
+            BadInput.unless(at.getAsInt() >= 0 && at.getAsInt() < veil.parts().size(), "at", "That part of the veil is no longer there.");
+            List<VeilPart> parts = new ArrayList<>(veil.parts());
+            parts.remove(at.getAsInt());
+            return veil.with(parts);
+        });
+    }
+
+    @Override
+    public String title(Sheet before) {
+        return Titles.of(at.isEmpty() ? "Remove the veil" : "Remove from the veil", before, panels);
+    }
+}

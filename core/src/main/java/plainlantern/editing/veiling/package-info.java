@@ -1,0 +1,2 @@
+/** Veils: what hides parts of pictures and glazes. */
+package plainlantern.editing.veiling;

@@ -1,0 +1,87 @@
+package plainlantern.fitting;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
+import plainlantern.geometry.Affine;
+import plainlantern.geometry.Path;
+import plainlantern.geometry.Point;
+import plainlantern.geometry.Projective;
+import plainlantern.sheet.Element;
+import plainlantern.sheet.Glaze;
+import plainlantern.sheet.Holder;
+import plainlantern.sheet.Picture;
+import plainlantern.sheet.PictureLayer;
+import plainlantern.sheet.Seat;
+import plainlantern.sheet.Sheet;
+import plainlantern.sheet.Veil;
+import plainlantern.sheet.Veil.Rests;
+import plainlantern.sheet.Veiled;
+
+/** Where veils lie: the frames in which they are told, see {@link Rests}. */
+public final class Veils {
+    /** The longer side of a picture in the frame of what rests on it. */
+    private static final double LONG = 1000;
+
+    private Veils() {}
+
+    /** The veil that edits mean: of a glaze, or of a picture of a panel, see {@link Holder#acting}. */
+    public static Optional<Veil> of(Holder holder, int layer) {
+        return holder.glaze().map(Glaze::veil).orElseGet(() -> holder.picture(layer).flatMap(PictureLayer::veil));
+    }
+
+    /** All veils of an element. */
+    public static List<Veil> all(Element element) {
+        return element.holder().stream().flatMap(holder -> Stream.concat(holder.glaze().flatMap(Glaze::veil).stream(),
+                holder.pictures().stream().flatMap(picture -> picture.veil().stream()))).toList();
+    }
+
+    /** An element with each of its veils changed. */
+    public static Element changing(Element element, UnaryOperator<Veil> change) {
+        if (all(element).isEmpty()) return element;
+        return element.glaze().<Element>map(glaze -> glaze.veiled(glaze.veil().map(change))).orElseGet(() -> element.holding(holder ->
+                holder.changingPictures(picture -> picture.veiled(picture.veil().map(change)))));
+    }
+
+    /** From the frame of a veil to the frame of its panel, mm. */
+    public static Projective toPanel(Rests rests, Optional<Shown> shown) {
+        if (rests == Rests.PANEL || shown.isEmpty()) return Projective.of(Affine.IDENTITY);
+        double each = longer(shown.get().picture()) / LONG;
+        return shown.get().toPanel().after(Affine.scale(each, each));
+    }
+
+    /** From the frame of the picture's veil to shares of its width and height. */
+    public static Affine toShares(Picture picture) {
+        double each = longer(picture) / LONG;
+        return Affine.scale(each / picture.width(), each / picture.height());
+    }
+
+    private static double longer(Picture picture) {
+        return Math.max(picture.width(), picture.height());
+    }
+
+    /**
+     * A veil over what is painted; empty where it hides nothing.
+     *
+     * @param shown   the picture that it is of, absent for a glaze
+     * @param toPanel from shares of the width and height of what is painted to the panel's frame
+     */
+    public static Optional<Veiled> worn(Sheet sheet, Holder panel, Optional<Veil> veil, Optional<Shown> shown, Affine toPanel) {
+        return veil.filter(v -> !v.idle()).map(v -> {
+            Projective frame = toPanel(v.rests(), shown);
+            // What is seen in perspective is told as it is seen.
+            boolean mounted = v.rests() == Rests.PICTURE && shown.flatMap(Shown::plane).isPresent();
+            Veil seen = mounted ? v.resting(Rests.PANEL, frame) : v;
+            Affine toFrame = mounted ? Affine.IDENTITY : frame.inverse().local(Point.ORIGIN);
+            // A panel may be handed over by itself, elsewhere: the forms lie about it as on the sheet.
+            Seat seat = sheet.find(panel.id()).map(Element::seat).orElse(panel.seat());
+            Map<String, Path> forms = new HashMap<>();
+            for (String id : seen.forms()) sheet.find(id).ifPresent(form -> forms.put(id,
+                    form.pathOnSheet().mapped(toFrame.after(seat.toSheet().inverse()))));
+            return new Veiled(seen.parts(), toFrame.after(toPanel), forms, toFrame.xScale());
+        });
+    }
+}

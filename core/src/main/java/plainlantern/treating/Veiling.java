@@ -1,0 +1,280 @@
+package plainlantern.treating;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.IntStream;
+import plainlantern.geometry.Affine;
+import plainlantern.geometry.FillRule;
+import plainlantern.geometry.Path;
+import plainlantern.geometry.Point;
+import plainlantern.sheet.Dot;
+import plainlantern.sheet.Veiled;
+import plainlantern.sheet.VeilPart;
+
+/** Veils as they are worn. */
+public final class Veiling {
+    /** So many chords are a curve of a form. */
+    private static final int CHORDS = 32;
+
+    private Veiling() {}
+
+    /**
+     * What a veil leaves of each pixel of a patch, 0 to 1, row by row.
+     *
+     * @param patch what it looks at where it hides colours: before its tones
+     */
+    public static float[] left(Veiled veil, Patch patch) {
+        float[] left = new float[patch.width() * patch.height()];
+        Arrays.fill(left, 1);
+        Affine toFrame = veil.toFrame().after(patch.toPicture());
+        if (toFrame.determinant() == 0) return left;
+        Over over = new Over(veil, patch, toFrame, toFrame.inverse(), left);
+        for (VeilPart part : veil.parts()) part.as(over);
+        return left;
+    }
+
+    /** Hides of a settled patch what is not left. */
+    public static void wear(float[] left, Patch patch) {
+        int[] argb = patch.argb();
+        IntStream.range(0, patch.height()).parallel().forEach(y -> {
+            for (int i = y * patch.width(); i < (y + 1) * patch.width(); i++) {
+                if (left[i] == 1) continue;
+                int out = 0;
+                for (int shift = 0; shift < 32; shift += 8) out |= (int) ((argb[i] >>> shift & 0xFF) * left[i] + 0.5f) << shift;
+                argb[i] = out;
+            }
+        });
+    }
+
+    /** How much a part covers, a row of pixels at once. */
+    private interface Row {
+        /** @param cover from {@code from} on; all 0 at first */
+        void cover(int y, int from, float[] cover);
+    }
+
+    /** One part after the other over a patch. */
+    private record Over(Veiled veil, Patch patch, Affine toFrame, Affine toPixels, float[] left) implements VeilPart.Kinds<Void> {
+        private void apply(VeilPart part, int left, int top, int right, int bottom, Row row) {
+            int from = Math.max(0, left);
+            int to = Math.min(patch.width(), right);
+            if (from >= to) return;
+            float strength = (float) part.strength();
+            IntStream.range(Math.max(0, top), Math.max(0, Math.min(patch.height(), bottom))).parallel().forEach(y -> {
+                float[] cover = new float[to - from];
+                row.cover(y, from, cover);
+                for (int x = 0; x < cover.length; x++) {
+                    if (cover[x] == 0) continue;
+                    int i = y * patch.width() + from + x;
+                    float by = cover[x] * strength;
+                    this.left[i] = part.shows() ? this.left[i] + (1 - this.left[i]) * by : this.left[i] * (1 - by);
+                }
+            });
+        }
+
+        /** How long a pixel is in the frame. */
+        private double pixel() {
+            return Math.sqrt(Math.abs(toFrame.determinant()));
+        }
+
+        @Override
+        public Void stroke(VeilPart.Stroke stroke) {
+            double radius = stroke.size() / 2;
+            List<Dot> dots = stroke.dots();
+            Lines lines = new Lines(Math.max(1, dots.size() - 1), this);
+            for (int i = 0; i < lines.count(); i++) {
+                Dot a = dots.get(i);
+                Dot b = dots.get(Math.min(i + 1, dots.size() - 1));
+                lines.put(i, a.at(), b.at(), radius * a.press(), radius * b.press());
+            }
+            apply(stroke, lines.left(), lines.top(), lines.right(), lines.bottom(),
+                    (y, from, cover) -> lines.brush(y, from, stroke.softness(), cover));
+            return null;
+        }
+
+        @Override
+        public Void gradient(VeilPart.Gradient gradient) {
+            Point way = gradient.to().minus(gradient.from());
+            double long2 = way.dot(way);
+            apply(gradient, 0, 0, patch.width(), patch.height(), (y, from, cover) -> {
+                for (int x = 0; x < cover.length; x++) {
+                    Point at = toFrame.apply(new Point(from + x + 0.5, y + 0.5)).minus(gradient.from());
+                    double t = Math.max(0, Math.min(1, gradient.round() ? Math.sqrt(at.dot(at) / long2) : at.dot(way) / long2));
+                    cover[x] = (float) (gradient.turned() ? t : 1 - t);
+                }
+            });
+            return null;
+        }
+
+        @Override
+        public Void colours(VeilPart.Colours colours) {
+            double[] key = Lab.of(colours.colour().rgb());
+            apply(colours, 0, 0, patch.width(), patch.height(), (y, from, cover) -> {
+                int last = 0;
+                float same = 0;
+                for (int x = 0; x < cover.length; x++) {
+                    int pixel = patch.argb()[y * patch.width() + from + x];
+                    if (pixel != last) {
+                        last = pixel;
+                        same = near(pixel, key, colours);
+                    }
+                    cover[x] = same;
+                }
+            });
+            return null;
+        }
+
+        private static float near(int pixel, double[] key, VeilPart.Colours colours) {
+            int alpha = pixel >>> 24;
+            if (alpha == 0) return 0;
+            int own = 0;
+            for (int shift = 0; shift < 24; shift += 8) own |= Math.min(255, ((pixel >> shift & 0xFF) * 255 + alpha / 2) / alpha) << shift;
+            double far = Lab.distance(Lab.of(own), key) / 100 - colours.tolerance();
+            return far <= 0 ? 1 : far >= colours.softness() ? 0 : (float) (1 - far / colours.softness());
+        }
+
+        @Override
+        public Void form(VeilPart.Form form) {
+            Path path = veil.forms().get(form.panel());
+            if (path == null || path.empty()) return null;
+            double soft = Math.max(pixel(), form.softness() * veil.mm());
+            List<List<Point>> rings = path.flattened(CHORDS);
+            Lines lines = new Lines(rings.stream().mapToInt(List::size).sum(), this);
+            int at = 0;
+            for (List<Point> ring : rings) for (int i = 0; i < ring.size(); i++)
+                lines.put(at++, ring.get(i), ring.get((i + 1) % ring.size()), soft / 2, soft / 2);
+            apply(form, lines.left(), lines.top(), lines.right(), lines.bottom(),
+                    (y, from, cover) -> lines.inside(y, from, soft, path.rule(), cover));
+            return null;
+        }
+    }
+
+    /** Straight lines of a frame, with how far each reaches at its ends, and where they lie among the pixels of a patch. */
+    private record Lines(double[] x, double[] y, double[] reach, double[] across, double[] down, Over over) {
+        Lines(int count, Over over) {
+            this(new double[2 * count], new double[2 * count], new double[2 * count], new double[2 * count], new double[2 * count], over);
+        }
+
+        int count() {
+            return x.length / 2;
+        }
+
+        void put(int i, Point a, Point b, double reachA, double reachB) {
+            end(2 * i, a, reachA);
+            end(2 * i + 1, b, reachB);
+        }
+
+        private void end(int i, Point at, double far) {
+            x[i] = at.x();
+            y[i] = at.y();
+            reach[i] = far;
+            Point pixel = over.toPixels.apply(at);
+            across[i] = pixel.x();
+            down[i] = pixel.y();
+        }
+
+        /** So many pixels a length of the frame covers to the right, or down. */
+        private double acrossFor(double length) {
+            return length * Math.hypot(over.toPixels.a(), over.toPixels.c()) + 1;
+        }
+
+        private double downFor(double length) {
+            return length * Math.hypot(over.toPixels.b(), over.toPixels.d()) + 1;
+        }
+
+        /** The farthest pixel that any end reaches: to the right and down, or with a sign of -1 to the left and up. */
+        private int most(double[] of, boolean sideways, int sign) {
+            double most = Double.NEGATIVE_INFINITY;
+            for (int i = 0; i < of.length; i++)
+                most = Math.max(most, sign * of[i] + (sideways ? acrossFor(reach[i]) : downFor(reach[i])));
+            return sign * (int) Math.ceil(Math.max(-1e9, Math.min(1e9, most)));
+        }
+
+        int left() {
+            return most(across, true, -1);
+        }
+
+        int right() {
+            return most(across, true, 1);
+        }
+
+        int top() {
+            return most(down, false, -1);
+        }
+
+        int bottom() {
+            return most(down, false, 1);
+        }
+
+        /** How a line sees a place: how far it is from it, and how far the line reaches there. */
+        private interface Sight {
+            void at(int x, double distance, double reach);
+        }
+
+        /** All places of a row that each line reaches. */
+        private void along(int row, int from, int count, Sight sight) {
+            Affine toFrame = over.toFrame;
+            for (int i = 0; i < x.length; i += 2) {
+                double most = Math.max(reach[i], reach[i + 1]);
+                double tall = downFor(most);
+                if (row + 0.5 < Math.min(down[i], down[i + 1]) - tall || row + 0.5 > Math.max(down[i], down[i + 1]) + tall) continue;
+                double wide = acrossFor(most);
+                double dx = x[i + 1] - x[i];
+                double dy = y[i + 1] - y[i];
+                double long2 = dx * dx + dy * dy;
+                int first = (int) Math.max(0, Math.floor(Math.min(across[i], across[i + 1]) - wide) - from);
+                int last = (int) Math.min(count - 1, Math.ceil(Math.max(across[i], across[i + 1]) + wide) - from);
+                for (int k = first; k <= last; k++) {
+                    double ax = toFrame.a() * (from + k + 0.5) + toFrame.c() * (row + 0.5) + toFrame.e() - x[i];
+                    double ay = toFrame.b() * (from + k + 0.5) + toFrame.d() * (row + 0.5) + toFrame.f() - y[i];
+                    double t = long2 == 0 ? 0 : Math.max(0, Math.min(1, (ax * dx + ay * dy) / long2));
+                    double offX = ax - t * dx;
+                    double offY = ay - t * dy;
+                    sight.at(k, Math.sqrt(offX * offX + offY * offY), reach[i] + t * (reach[i + 1] - reach[i]));
+                }
+            }
+        }
+
+        /** A brush along the lines; its edge fades smoothly, over a pixel at least. */
+        void brush(int row, int from, double softness, float[] cover) {
+            double pixel = over.pixel();
+            along(row, from, cover.length, (k, distance, reach) -> {
+                double soft = Math.max(pixel, softness * reach);
+                // A brush finer than a pixel covers less than that.
+                double fine = Math.min(1, 2 * reach / pixel);
+                float here = (float) (fine * (soft == pixel ? Math.max(0, Math.min(1, (reach - distance) / soft + 0.5))
+                        : smooth((reach - distance) / soft)));
+                if (here > cover[k]) cover[k] = here;
+            });
+        }
+
+        /** What lies inside of the lines as rings; their edge fades over so much, half of it to either side. */
+        void inside(int row, int from, double soft, FillRule rule, float[] cover) {
+            float[] near = new float[cover.length];
+            Arrays.fill(near, (float) (soft / 2));
+            along(row, from, cover.length, (k, distance, reach) -> near[k] = Math.min(near[k], (float) distance));
+            int[] winding = new int[cover.length + 1];
+            double py = row + 0.5;
+            for (int i = 0; i < x.length; i += 2) {
+                boolean falls = down[i] <= py && down[i + 1] > py;
+                boolean rises = down[i + 1] <= py && down[i] > py;
+                if (!falls && !rises) continue;
+                double at = across[i] + (py - down[i]) / (down[i + 1] - down[i]) * (across[i + 1] - across[i]);
+                int first = (int) Math.max(0, Math.min(cover.length, Math.ceil(at - from - 0.5)));
+                winding[first] += falls ? 1 : -1;
+            }
+            int turns = 0;
+            for (int k = 0; k < cover.length; k++) {
+                turns += winding[k];
+                boolean in = rule == FillRule.EVEN_ODD ? (turns & 1) != 0 : turns != 0;
+                double t = 0.5 + (in ? near[k] : -near[k]) / soft;
+                cover[k] = soft == over.pixel() ? (float) t : (float) smooth(t);
+            }
+        }
+
+        /** Rises from 0 to 1 with level ends (Perlin's smoothstep). */
+        private static double smooth(double t) {
+            double in = Math.max(0, Math.min(1, t));
+            return in * in * (3 - 2 * in);
+        }
+    }
+}
