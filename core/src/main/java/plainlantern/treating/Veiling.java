@@ -86,8 +86,12 @@ public final class Veiling {
                 Dot b = dots.get(Math.min(i + 1, dots.size() - 1));
                 lines.put(i, a.at(), b.at(), radius * a.press(), radius * b.press());
             }
-            apply(stroke, lines.left(), lines.top(), lines.right(), lines.bottom(),
-                    (y, from, cover) -> lines.brush(y, from, stroke.softness(), cover));
+            double same = dots.get(0).press();
+            boolean even = dots.stream().allMatch(dot -> dot.press() == same);
+            apply(stroke, lines.left(), lines.top(), lines.right(), lines.bottom(), (y, from, cover) -> {
+                if (even) lines.brush(y, from, radius * same, stroke.softness(), cover);
+                else lines.pressed(y, from, stroke.softness(), cover);
+            });
             return null;
         }
 
@@ -205,53 +209,100 @@ public final class Veiling {
             return most(down, false, 1);
         }
 
-        /** How a line sees a place: how far it is from it, and how far the line reaches there. */
-        private interface Sight {
-            void at(int x, double distance, double reach);
+        /** Which places of a row a line may reach. */
+        private interface Stretch {
+            /**
+             * @param i     the line's first end
+             * @param first of the places, counted from {@code from}
+             */
+            void at(int i, int first, int last);
         }
 
-        /** All places of a row that each line reaches. */
-        private void along(int row, int from, int count, Sight sight) {
-            Affine toFrame = over.toFrame;
+        private void along(int row, int from, int count, Stretch stretch) {
             for (int i = 0; i < x.length; i += 2) {
                 double most = Math.max(reach[i], reach[i + 1]);
                 double tall = downFor(most);
-                if (row + 0.5 < Math.min(down[i], down[i + 1]) - tall || row + 0.5 > Math.max(down[i], down[i + 1]) + tall) continue;
+                double above = row + 0.5 - tall;
+                double below = row + 0.5 + tall;
+                if (Math.max(down[i], down[i + 1]) < above || Math.min(down[i], down[i + 1]) > below) continue;
+                // The part of it that is near enough above or below.
+                double falls = down[i + 1] - down[i];
+                double a = falls == 0 ? 0 : Math.max(0, Math.min(1, ((falls > 0 ? above : below) - down[i]) / falls));
+                double b = falls == 0 ? 1 : Math.max(0, Math.min(1, ((falls > 0 ? below : above) - down[i]) / falls));
+                double one = across[i] + a * (across[i + 1] - across[i]);
+                double other = across[i] + b * (across[i + 1] - across[i]);
                 double wide = acrossFor(most);
-                double dx = x[i + 1] - x[i];
-                double dy = y[i + 1] - y[i];
-                double long2 = dx * dx + dy * dy;
-                int first = (int) Math.max(0, Math.floor(Math.min(across[i], across[i + 1]) - wide) - from);
-                int last = (int) Math.min(count - 1, Math.ceil(Math.max(across[i], across[i + 1]) + wide) - from);
-                for (int k = first; k <= last; k++) {
-                    double ax = toFrame.a() * (from + k + 0.5) + toFrame.c() * (row + 0.5) + toFrame.e() - x[i];
-                    double ay = toFrame.b() * (from + k + 0.5) + toFrame.d() * (row + 0.5) + toFrame.f() - y[i];
-                    double t = long2 == 0 ? 0 : Math.max(0, Math.min(1, (ax * dx + ay * dy) / long2));
-                    double offX = ax - t * dx;
-                    double offY = ay - t * dy;
-                    sight.at(k, Math.sqrt(offX * offX + offY * offY), reach[i] + t * (reach[i + 1] - reach[i]));
-                }
+                int first = (int) Math.max(0, Math.floor(Math.min(one, other) - wide) - from);
+                int last = (int) Math.min(count - 1, Math.ceil(Math.max(one, other) + wide) - from);
+                if (first <= last) stretch.at(i, first, last);
             }
         }
 
-        /** A brush along the lines; its edge fades smoothly, over a pixel at least. */
-        void brush(int row, int from, double softness, float[] cover) {
-            double pixel = over.pixel();
-            along(row, from, cover.length, (k, distance, reach) -> {
-                double soft = Math.max(pixel, softness * reach);
-                // A brush finer than a pixel covers less than that.
-                double fine = Math.min(1, 2 * reach / pixel);
-                float here = (float) (fine * (soft == pixel ? Math.max(0, Math.min(1, (reach - distance) / soft + 0.5))
-                        : smooth((reach - distance) / soft)));
-                if (here > cover[k]) cover[k] = here;
+        /** The square of how far each place of a row is from the nearest line, where that is less than what is there. */
+        private void nearest(int row, int from, float[] squares) {
+            Affine toFrame = over.toFrame;
+            along(row, from, squares.length, (i, first, last) -> {
+                double dx = x[i + 1] - x[i];
+                double dy = y[i + 1] - y[i];
+                double per = dx == 0 && dy == 0 ? 0 : 1 / (dx * dx + dy * dy);
+                double left = toFrame.a() * (from + 0.5) + toFrame.c() * (row + 0.5) + toFrame.e() - x[i];
+                double top = toFrame.b() * (from + 0.5) + toFrame.d() * (row + 0.5) + toFrame.f() - y[i];
+                for (int k = first; k <= last; k++) {
+                    double ax = left + toFrame.a() * k;
+                    double ay = top + toFrame.b() * k;
+                    double along = (ax * dx + ay * dy) * per;
+                    double t = along <= 0 ? 0 : along >= 1 ? 1 : along;
+                    double offX = ax - t * dx;
+                    double offY = ay - t * dy;
+                    float square = (float) (offX * offX + offY * offY);
+                    if (square < squares[k]) squares[k] = square;
+                }
             });
+        }
+
+        /** A brush that is everywhere as wide along the lines; its edge fades smoothly, over a pixel at least. */
+        void brush(int row, int from, double radius, double softness, float[] cover) {
+            Arrays.fill(cover, Float.MAX_VALUE);
+            nearest(row, from, cover);
+            for (int k = 0; k < cover.length; k++) cover[k] = cover[k] == Float.MAX_VALUE ? 0
+                    : covered(radius, Math.sqrt(cover[k]), softness, over.pixel());
+        }
+
+        /** One that is wider where it was pressed more. */
+        void pressed(int row, int from, double softness, float[] cover) {
+            Affine toFrame = over.toFrame;
+            double pixel = over.pixel();
+            along(row, from, cover.length, (i, first, last) -> {
+                double dx = x[i + 1] - x[i];
+                double dy = y[i + 1] - y[i];
+                double per = dx == 0 && dy == 0 ? 0 : 1 / (dx * dx + dy * dy);
+                double most = Math.max(reach[i], reach[i + 1]) + pixel;
+                for (int k = first; k <= last; k++) {
+                    double ax = toFrame.a() * (from + k + 0.5) + toFrame.c() * (row + 0.5) + toFrame.e() - x[i];
+                    double ay = toFrame.b() * (from + k + 0.5) + toFrame.d() * (row + 0.5) + toFrame.f() - y[i];
+                    double along = (ax * dx + ay * dy) * per;
+                    double t = along <= 0 ? 0 : along >= 1 ? 1 : along;
+                    double square = (ax - t * dx) * (ax - t * dx) + (ay - t * dy) * (ay - t * dy);
+                    if (square > most * most) continue;
+                    cover[k] = Math.max(cover[k], covered(reach[i] + t * (reach[i + 1] - reach[i]), Math.sqrt(square), softness, pixel));
+                }
+            });
+        }
+
+        /** How much a brush covers so far from its middle. */
+        private static float covered(double radius, double distance, double softness, double pixel) {
+            double soft = softness * radius;
+            // A brush finer than a pixel covers less than that.
+            double fine = Math.min(1, 2 * radius / pixel);
+            return (float) (fine * (soft > pixel ? smooth((radius - distance) / soft)
+                    : Math.max(0, Math.min(1, (radius - distance) / pixel + 0.5))));
         }
 
         /** What lies inside of the lines as rings; their edge fades over so much, half of it to either side. */
         void inside(int row, int from, double soft, FillRule rule, float[] cover) {
             float[] near = new float[cover.length];
-            Arrays.fill(near, (float) (soft / 2));
-            along(row, from, cover.length, (k, distance, reach) -> near[k] = Math.min(near[k], (float) distance));
+            Arrays.fill(near, (float) (soft * soft / 4));
+            nearest(row, from, near);
             int[] winding = new int[cover.length + 1];
             double py = row + 0.5;
             for (int i = 0; i < x.length; i += 2) {
@@ -266,7 +317,8 @@ public final class Veiling {
             for (int k = 0; k < cover.length; k++) {
                 turns += winding[k];
                 boolean in = rule == FillRule.EVEN_ODD ? (turns & 1) != 0 : turns != 0;
-                double t = 0.5 + (in ? near[k] : -near[k]) / soft;
+                double far = Math.sqrt(near[k]);
+                double t = 0.5 + (in ? far : -far) / soft;
                 cover[k] = soft == over.pixel() ? (float) t : (float) smooth(t);
             }
         }
