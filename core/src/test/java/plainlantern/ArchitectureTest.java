@@ -23,7 +23,7 @@ class ArchitectureTest {
             "editing", "checking", "treating", "picture", "scene", "rendering", "incoming", "bundle");
     /** The subjects of edits, likewise. */
     private static final List<String> SUBJECTS = List.of("dressing", "filling", "toning", "placing", "forms", "vistas", "mounting", "words",
-            "glazing", "sheet", "reading");
+            "glazing", "veiling", "sheet", "reading");
     private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS).importPackages("plainlantern");
 

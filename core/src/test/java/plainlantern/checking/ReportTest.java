@@ -9,6 +9,7 @@ import static plainlantern.Sheets.after;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import plainlantern.Chance;
 import plainlantern.Sheets;
@@ -160,14 +161,15 @@ class ReportTest {
     @Test
     void wordsThatCannotBeRead() {
         Sheet caption = row("{'kind':'add-caption','text':'High water'}");
-        Report faint = Report.of(caption, new Told(Map.of("p5", new Legibility(3.26, Optional.of(0.7), Colour.WHITE)), Map.of()));
+        Report faint = Report.of(caption, new Told(Map.of("p5", new Legibility(3.26, Optional.of(0.7), Colour.WHITE)), Map.of(),
+                Set.of()));
         Fault fault = faint.kinds().get(0).faults().get(0);
         assertThat(fault.says()).isEqualTo("Caption 5: a contrast of 3.2 : 1 at its worst spot, under 4.5.");
         assertThat(fault.mend().orElseThrow().on(caption).holder("p5").content().get(0).look().opacity()).isEqualTo(0.7);
         Sheet bright = row("{'kind':'set-tone','of':{'panels':['p1']},'exposure':2}");
         Treated lit = Treated.anywhere(bright.pictureOf(bright.holder("p1").pictures().get(0)), bright.holder("p1").pictures().get(0)
                 .treatment());
-        Told lost = new Told(Map.of(), Map.of(lit, new Told.Lost(0.01, 0.31)));
+        Told lost = new Told(Map.of(), Map.of(lit, new Told.Lost(0.01, 0.31)), Set.of());
         assertThat(Report.of(bright, lost).kinds().get(0).faults().get(0).says())
                 .isEqualTo("Panel 1: its tone cuts off 31 % of the picture in white, over 2 %.");
         assertThat(Report.of(after(bright, "{'kind':'set-limits','limits':{'safety':3,'focal':0.05,'aligned':0.5,'sliver':2,'rim':0.1,"

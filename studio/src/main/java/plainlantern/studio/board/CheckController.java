@@ -26,6 +26,7 @@ import plainlantern.picture.Encoder;
 import plainlantern.fitting.Shown;
 import plainlantern.fitting.Vistas;
 import plainlantern.rendering.Contrast;
+import plainlantern.rendering.Hiding;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Holder;
@@ -76,7 +77,7 @@ public class CheckController {
         return "board/faults :: faults";
     }
 
-    /** How well the words of captions can be read, and what tones cut off. */
+    /** How well the words of captions can be read, what tones cut off, what veils hide. */
     private Told read(Sheet sheet, Member member) {
         Map<String, Legibility> words = new HashMap<>();
         for (Element element : sheet.elements()) {
@@ -85,13 +86,13 @@ public class CheckController {
                             .ifPresent(reading -> words.put(element.id(), reading));
         }
         Map<Treated, Told.Lost> lost = new HashMap<>();
-        if (sheet.limits().clipped() == 0) return new Told(words, lost);
+        if (sheet.limits().clipped() == 0) return new Told(words, lost, Hiding.of(sheet));
         for (Holder holder : sheet.holders()) for (PictureLayer layer : holder.pictures()) {
             Shown shown = Vistas.shown(sheet, holder, layer);
             Treated seen = Treated.anywhere(shown.picture().id(), shown.treatment());
             if (!seen.tones().isEmpty()) lost.computeIfAbsent(seen, any -> pictures.lost(member.id(), seen));
         }
-        return new Told(words, lost);
+        return new Told(words, lost, Hiding.of(sheet));
     }
 
     /**
