@@ -218,5 +218,7 @@ onBench("[data-veil-way]", (first) => {
   show();
 });
 // What is chosen may have nothing to hide.
-watch((what) => what === "selection" && tool.name === "veil" && !sheet.selected.length && release());
-watch((what) => what === "view" && ring());
+watch((what) => {
+  if (what === "view") ring();
+  if (what === "selection" && !sheet.selected.length && tool.name === "veil") release();
+});
