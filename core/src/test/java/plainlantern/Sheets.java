@@ -245,6 +245,7 @@ public final class Sheets {
                 length(c, -1, 1), 0, 0, 0, 0))));
         PictureLayer flat = PictureLayer.own(c.of(DAWN, TALL), c.of(Fit.values()), pose, held).treated(treatment)
                 .veiled(veil(c, c.of(Veil.Rests.values())));
+        if (c.whole(0, 4) == 0) return flat.seen(new Through(length(c, 0, 9), 0, 0, bend(c)));
         return c.whole(0, 3) > 0 ? flat : flat.mounted(Optional.of(plane(c)));
     }
 

@@ -10,6 +10,7 @@ import plainlantern.sheet.Look;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Plane;
 import plainlantern.sheet.Pose;
+import plainlantern.sheet.Through;
 import plainlantern.sheet.Treatment;
 import plainlantern.sheet.Veil;
 
@@ -20,7 +21,7 @@ import plainlantern.sheet.Veil;
  * @param plane in the panel's frame: what it is mounted in
  */
 public record Shown(Picture picture, Flat flat, Optional<Plane> plane, Treatment treatment, Look look,
-        Optional<Veil> veil) {
+        Optional<Through> through, Optional<Veil> veil) {
     /** From its pixels to the panel's frame. */
     public Projective toPanel() {
         Affine lies = pose().toPanel(picture.width(), picture.height());

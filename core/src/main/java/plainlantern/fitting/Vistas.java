@@ -75,7 +75,7 @@ public final class Vistas {
     public static Shown shown(Sheet sheet, Vista vista) {
         Picture picture = sheet.picture(vista.picture());
         return new Shown(picture, new Flat(Fit.FREE, pose(vista, picture), vista.held()), vista.plane(), vista.treatment(), Look.PLAIN,
-                Optional.empty());
+                Optional.empty(), Optional.empty());
     }
 
     /** The vista whose picture lies so; its frame grows and shrinks with it. */
@@ -141,18 +141,19 @@ public final class Vistas {
     /** One of a panel's pictures as it lies in it. */
     public static Shown shown(Sheet sheet, Holder panel, PictureLayer layer) {
         if (layer.own().isPresent()) return new Shown(sheet.picture(layer.own().get().picture()), layer.flat(), layer.plane(),
-                layer.treatment(), layer.look(), layer.veil());
+                layer.treatment(), layer.look(), layer.through(), layer.veil());
         Optional<Plane> plane = plane(sheet, panel, layer);
         Vista vista = vista(sheet, layer);
         Picture picture = sheet.picture(vista.picture());
         Pose pose = pose(nudging(plane, layer.nudge()).after(base(sheet, panel, layer)), picture);
         return new Shown(picture, new Flat(Fit.FREE, pose, vista.held()), plane, vista.treatment().slice(layer.treatment().tone()),
-                layer.look(), layer.veil());
+                layer.look(), layer.through(), layer.veil());
     }
 
     /** What is shown as a picture of the panel's own. */
     public static PictureLayer owned(Shown shown, Flat flat) {
-        return new PictureLayer(new Source.Own(shown.picture().id()), flat, shown.treatment().alone(), shown.look(), shown.veil())
+        return new PictureLayer(new Source.Own(shown.picture().id()), flat, shown.treatment().alone(), shown.look(), shown.through(),
+                shown.veil())
                 .mounted(shown.plane());
     }
 

@@ -5,6 +5,7 @@ import java.util.Optional;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.sheet.Treated;
+import plainlantern.sheet.Warp;
 import plainlantern.treating.ColourMap;
 import plainlantern.treating.Patch;
 import plainlantern.treating.Treating;
@@ -41,6 +42,7 @@ public interface PictureSource {
      * @param wanted the part of the output that is wanted
      */
     default Tile onto(Treated what, int width, int height, Affine map, Box wanted) {
+        if (what.lens().isPresent()) return Lensing.onto(this, what, width, height, map, wanted);
         if (what.warp().isPresent()) {
             Affine toBox = Affine.scale(1.0 / width, 1.0 / height).after(map.inverse());
             Tile tile = Perspective.onto(this, what.unveiled(), toBox, wanted);
@@ -67,7 +69,7 @@ public interface PictureSource {
      * {@code height} the picture's own.
      */
     default BufferedImage sized(Treated what, double share, int width, int height, int[] size) {
-        if (what.warp().isPresent()) {
+        if (what.warp().isPresent() || what.lens().isPresent()) {
             Affine map = Affine.scale((double) size[0] / width, (double) size[1] / height);
             return onto(what, width, height, map, new Box(0, 0, size[0], size[1])).image(clear(what)
                     ? BufferedImage.TYPE_4BYTE_ABGR : BufferedImage.TYPE_3BYTE_BGR);
@@ -79,9 +81,9 @@ public interface PictureSource {
                 image.getColorModel().hasAlpha(), new WholePicture(this, image, width, height));
     }
 
-    /** Whether a picture drawn in perspective can be seen through. */
+    /** Whether a picture drawn in perspective, or bent, can be seen through. */
     private boolean clear(Treated what) {
-        return what.warp().orElseThrow().open() || what.cleared().isPresent() || what.veil().isPresent()
+        return what.warp().filter(Warp::open).isPresent() || what.cleared().isPresent() || what.veil().isPresent()
                 || image(what.picture(), 0.01).getColorModel().hasAlpha();
     }
 

@@ -11,6 +11,7 @@ import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
+import plainlantern.picture.Cells;
 import plainlantern.picture.PictureSource;
 import plainlantern.picture.Tile;
 import plainlantern.scene.Scene;
@@ -159,7 +160,7 @@ public final class Glazing implements PictureSource {
         if (deviation > COARSE) return tone;
         Affine box = toPixels.after(layer.pixelsToSheet()).after(Affine.scale(layer.width(), layer.height()));
         int bent = bending(layer.treated().through().orElseThrow(), box, toPixels).map(b -> room(b, toPixels.inverse())).orElse(0);
-        return tone + bent + (deviation == 0 ? 0 : Blur.room(deviation));
+        return tone + bent + (deviation == 0 ? 0 : Cells.room(deviation));
     }
 
     /** @param box from the unit square to the glaze's box in the output */
@@ -180,7 +181,7 @@ public final class Glazing implements PictureSource {
         IntStream.range(0, out.height()).parallel().forEach(y -> {
             for (int x = 0; x < out.width(); x++) {
                 Point place = toPixels.apply(bending.get().source().apply(toSheet.apply(new Point(out.x() + x + 0.5, out.y() + y + 0.5))));
-                out.argb()[y * out.width() + x] = Blur.between(from, place.x(), place.y());
+                out.argb()[y * out.width() + x] = Cells.between(from, place.x(), place.y());
             }
         });
         return out;
@@ -209,12 +210,12 @@ public final class Glazing implements PictureSource {
             double share = ENOUGH / deviation;
             Box small = new Box((like.x() - by[0]) * share - 1, (like.y() - by[1]) * share - 1, like.width() * share + 2,
                     like.height() * share + 2);
-            Blur.Cells cells = new Blur.Cells(ENOUGH, Tile.over(small));
+            Cells cells = new Cells(ENOUGH, Tile.over(small));
             Affine toSheet = toPixels.inverse().after(Affine.move(by[0], by[1])).after(Affine.scale(1 / share, 1 / share));
-            tile = Blur.larger(cells.blurredPixels(bent(bending, toSheet, cells.pixels(), box -> below.smaller(share, box))), share, like,
+            tile = Cells.larger(cells.blurredPixels(bent(bending, toSheet, cells.pixels(), box -> below.smaller(share, box))), share, like,
                     by);
         } else if (deviation > 0) {
-            Blur.Cells cells = new Blur.Cells(deviation, like);
+            Cells cells = new Cells(deviation, like);
             tile = cells.blurredPixels(bent(bending, toPixels.inverse(), cells.pixels(), box -> moved(below, box, by)));
         } else {
             tile = bent(bending, toPixels.inverse(), like.box(), box -> moved(below, box, by));

@@ -8,6 +8,7 @@ import java.util.Optional;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
+import plainlantern.picture.Cells;
 import plainlantern.picture.PictureSource;
 import plainlantern.picture.Tile;
 import plainlantern.scene.Scene.PaintedLetters;
@@ -41,7 +42,7 @@ final class LayerPainter implements Scene.Brush<RuntimeException> {
 
     static Tile pixels(PaintedPicture layer, Affine toPixels, Box wanted, PictureSource pictures) {
         if (layer.blur() > 0) {
-            Blur.Cells cells = new Blur.Cells(layer.blur() * (toPixels.xScale() + toPixels.yScale()) / 2, Tile.over(wanted));
+            Cells cells = new Cells(layer.blur() * (toPixels.xScale() + toPixels.yScale()) / 2, Tile.over(wanted));
             return cells.blurred(sharp(layer, cells.map().after(toPixels), cells.box(), pictures));
         }
         return sharp(layer, toPixels, wanted, pictures);

@@ -20,6 +20,7 @@ import plainlantern.sheet.Content;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Foot;
 import plainlantern.sheet.Holder;
+import plainlantern.sheet.Lens;
 import plainlantern.sheet.Look;
 import plainlantern.sheet.Lying;
 import plainlantern.sheet.Paper;
@@ -442,6 +443,7 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
                 Affine toPanel = shown.pose().toPanel(picture.width(), picture.height())
                         .after(Affine.scale(picture.width(), picture.height()));
                 Treated treated = Treated.of(picture.id(), shown.treatment(), under, own)
+                        .seen(layer.through().map(how -> new Lens(how, toPanel, holder.ownPath().bounds())))
                         .veiled(Veils.worn(sheet, holder, layer.veil(), Optional.of(shown), toPanel));
                 return new PaintedPicture(at, Pixels.of(picture, treated), pixelsToSheet, covers, 0, layer.look());
             }

@@ -139,10 +139,15 @@ public sealed interface Holder extends Element permits Panel, Float, Caption, Gl
     /** The same with {@code picture} in place of the picture that edits mean; behind all other layers where there was none. */
     default Holder showing(int layer, PictureLayer picture) {
         int at = acting(layer);
-        if (at >= 0) return changingLayer(at, was -> picture.looking(was.look()).veiled(veil(was.picture(), picture)));
+        if (at >= 0) return changingLayer(at, was -> seen(was.picture(), picture).looking(was.look()).veiled(veil(was.picture(), picture)));
         List<Content> next = new ArrayList<>(content());
         next.add(0, picture);
         return withContent(next);
+    }
+
+    /** How a panel bends and blurs what it shows stays, too. */
+    private static PictureLayer seen(Optional<PictureLayer> was, PictureLayer now) {
+        return now.through().or(() -> was.flatMap(PictureLayer::through)).map(now::seen).orElse(now);
     }
 
     /** A veil that rests on the panel stays there whatever it shows; one that rests on a picture is of that one. */

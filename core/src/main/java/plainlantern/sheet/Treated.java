@@ -16,10 +16,11 @@ import plainlantern.asking.BadInput;
  * @param tones   then, one after the other; none of them plain
  * @param warp    how it is drawn in perspective at last
  * @param through present where it is no picture but what lies beneath a glaze: how that is seen before its tones
+ * @param lens    how a picture is bent and blurred after its tones
  * @param veil    what hides parts of it, at last of all
  */
 public record Treated(String picture, Optional<Cleared> cleared, List<Toned> tones, Optional<Warp> warp, Optional<Through> through,
-        Optional<Veiled> veil) {
+        Optional<Lens> lens, Optional<Veiled> veil) {
     private static final int MOST = 2;
 
     public Treated {
@@ -27,18 +28,19 @@ public record Treated(String picture, Optional<Cleared> cleared, List<Toned> ton
         tones = tones == null ? List.of() : List.copyOf(tones);
         warp = warp == null ? Optional.empty() : warp;
         through = through == null ? Optional.empty() : through;
+        lens = lens == null ? Optional.empty() : lens;
         veil = veil == null ? Optional.empty() : veil;
         BadInput.unless(tones.size() <= MOST, "tones", "A picture has a tone of its own and one of its vista, no more.");
     }
 
     /** Of a picture. */
     public Treated(String picture, Optional<Cleared> cleared, List<Toned> tones, Optional<Warp> warp) {
-        this(picture, cleared, tones, warp, Optional.empty(), Optional.empty());
+        this(picture, cleared, tones, warp, Optional.empty(), Optional.empty(), Optional.empty());
     }
 
     /** Without a veil. */
     public Treated(String picture, Optional<Cleared> cleared, List<Toned> tones, Optional<Warp> warp, Optional<Through> through) {
-        this(picture, cleared, tones, warp, through, Optional.empty());
+        this(picture, cleared, tones, warp, through, Optional.empty(), Optional.empty());
     }
 
     /** What lies beneath a glaze: {@code name} tells which glaze and what lies there. */
@@ -80,22 +82,27 @@ public record Treated(String picture, Optional<Cleared> cleared, List<Toned> ton
     /** The same with its tones changed; those that are plain then are gone. */
     public Treated toning(UnaryOperator<Tone> change) {
         return new Treated(picture, cleared, tones.stream().map(toned -> new Toned(change.apply(toned.tone()), toned.lying()))
-                .filter(toned -> !toned.tone().plain()).toList(), warp, through, veil);
+                .filter(toned -> !toned.tone().plain()).toList(), warp, through, lens, veil);
     }
 
     /** The same drawn in perspective, or not. */
     public Treated warped(Optional<Warp> newWarp) {
-        return new Treated(picture, cleared, tones, newWarp, through, veil);
+        return new Treated(picture, cleared, tones, newWarp, through, lens, veil);
     }
 
     /** The same before its tones. */
     public Treated toneless() {
-        return new Treated(picture, cleared, List.of(), warp, through, veil);
+        return new Treated(picture, cleared, List.of(), warp, through, lens, veil);
+    }
+
+    /** The same bent and blurred so, or not. */
+    public Treated seen(Optional<Lens> newLens) {
+        return new Treated(picture, cleared, tones, warp, through, newLens, veil);
     }
 
     /** The same veiled so, or not. */
     public Treated veiled(Optional<Veiled> newVeil) {
-        return new Treated(picture, cleared, tones, warp, through, newVeil);
+        return new Treated(picture, cleared, tones, warp, through, lens, newVeil);
     }
 
     /** The same without a veil. */
@@ -105,6 +112,6 @@ public record Treated(String picture, Optional<Cleared> cleared, List<Toned> ton
 
     /** Whether pixels stay as they are. */
     public boolean untouched() {
-        return cleared.isEmpty() && tones.isEmpty() && warp.isEmpty() && through.isEmpty() && veil.isEmpty();
+        return cleared.isEmpty() && tones.isEmpty() && warp.isEmpty() && through.isEmpty() && lens.isEmpty() && veil.isEmpty();
     }
 }

@@ -80,7 +80,9 @@ class EveryEditTest {
         SAMPLES.put("add-glaze", "'where':'under','panels':['p1','p2']");
         SAMPLES.put("make-glaze", "'panels':['p1']");
         SAMPLES.put("set-glaze", "'panels':['p6'],'blur':'2 mm','dx':'-3 mm','dy':4");
-        SAMPLES.put("bend-glaze", "'panels':['p6'],'bend':{'kind':'wave','amplitude':'2 mm','length':20,'turn':'45°','phase':0,"
+        SAMPLES.put("blur", "'panels':['p1','p6'],'layer':0,'blur':'1.5 mm'");
+        SAMPLES.put("copy-bend", "'from':'p1','layer':0,'panels':['p2','p6']");
+        SAMPLES.put("bend", "'panels':['p1','p6'],'layer':0,'bend':{'kind':'wave','amplitude':'2 mm','length':20,'turn':'45°','phase':0,"
                 + "'shape':'square'}");
         SAMPLES.put("veil", "'panels':['p1','p6'],'layer':0,'part':{'kind':'stroke','dots':[[3,4,1],[9,4.5,0.5],[30,4,0.25]],'size':'5 mm',"
                 + "'softness':'50 %','strength':1,'shows':false}");

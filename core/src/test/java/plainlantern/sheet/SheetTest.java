@@ -134,16 +134,19 @@ class SheetTest {
     @Tried(3)
     void whatAnEditLeavesAsItWasKeepsItsText(Chance chance) {
         Sheet before = Sheets.any(chance);
+        Optional<Element> free = before.elements().stream().filter(e -> !e.locked()).findFirst();
+        // There may be none to be moved.
+        if (free.isEmpty()) return;
         SheetText text = SheetText.of(before, SheetText.Elements.NONE);
         assertThat(text.json()).isEqualTo(SheetJson.write(before));
-        Sheet after = MovePanels.along(List.of(before.elements().get(0).id()), 1, 2).on(before);
+        Sheet after = MovePanels.along(List.of(free.get().id()), 1, 2).on(before);
         SheetText next = SheetText.of(after, text.elements());
         assertThat(SheetJson.read(next.json())).isEqualTo(after);
         for (Element element : after.elements()) {
             if (before.elements().stream().noneMatch(e -> e == element)) continue;
             assertThat(next.elements().of(element)).containsSame(text.elements().of(element).orElseThrow());
         }
-        assertThat(next.elements().of(before.elements().get(0))).isEmpty();
+        assertThat(next.elements().of(free.get())).isEmpty();
     }
 
     /**

@@ -31,7 +31,8 @@ const told = (text) => text.replace(/\s*(stops?|mired)\s*$/i, "");
 /** An edit of one value. */
 function setting(row, value) {
   const { tone, of } = row.dataset;
-  const kind = { glaze: "set-glaze", look: "set-finish" }[of];
+  if (of === "blur") return { kind: "blur", panels: sheet.selected, layer: sheet.layer, blur: value };
+  const kind = { look: "set-finish" }[of];
   if (kind) return { kind, panels: sheet.selected, [tone]: value };
   return { kind: "set-tone", of: aim(), ...(of ? { part: of } : {}), [tone]: value };
 }
@@ -174,12 +175,12 @@ onBench("form.tone-stops", (form) => {
   });
 });
 
-onBench("#glaze-bend", (form) => {
+onBench("#bend-form", (form) => {
   form.addEventListener("submit", (event) => event.preventDefault());
   form.addEventListener("change", () => {
     clearProblems(form);
     const bend = { ...Object.fromEntries(new FormData(form)), kind: form.dataset.kind };
-    edit({ kind: "bend-glaze", panels: sheet.selected, bend }, form);
+    edit({ kind: "bend", panels: sheet.selected, layer: sheet.layer, bend }, form);
   });
 });
 
@@ -187,7 +188,8 @@ bench.addEventListener("click", ({ target }) => {
   if (sheet.stage !== "tone") return;
   const on = (selector) => target.closest(selector);
   const bend = on("[data-bend]")?.dataset.bend;
-  if (bend !== undefined) edit({ kind: "bend-glaze", panels: sheet.selected, ...(bend ? { bend: JSON.parse(bend) } : {}) });
+  if (bend !== undefined) edit({ kind: "bend", panels: sheet.selected, layer: sheet.layer, ...(bend ? { bend: JSON.parse(bend) } : {}) });
+  if (on("#bend-copy")) edit({ kind: "copy-bend", from: sheet.selected[0], layer: sheet.layer, panels: sheet.selected }, on("#bend-copy"));
   const copied = on("[data-copy-tone]");
   const part = document.getElementById("tone-part")?.value;
   if (copied) edit({ kind: "copy-tone", from: sheet.selected[0], layer: sheet.layer, to: copied.dataset.copyTone, panels: sheet.selected,

@@ -227,11 +227,11 @@ class ToneBrowserTest extends Browsed {
         String straight = settled(glaze());
         page.locator("[data-bend]:has-text(\"Wave\")").click();
         undoSays("Wave: Glaze 3");
-        page.locator("#glaze-bend [name=shape]").selectOption("square");
-        assertThat(page.locator("#glaze-bend [name=shape]")).hasValue("square");
+        page.locator("#bend-form [name=shape]").selectOption("square");
+        assertThat(page.locator("#bend-form [name=shape]")).hasValue("square");
         assertThat(glaze()).not().hasAttribute("href", straight);
-        type(page.locator("#glaze-bend [name=length]"), "nothing");
-        assertThat(page.locator("#glaze-bend .problem")).containsText("nothing");
+        type(page.locator("#bend-form [name=length]"), "nothing");
+        assertThat(page.locator("#bend-form .problem")).containsText("nothing");
         page.keyboard().press("7");
         Download download = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
         assertThat(boardDifference(ImageIO.read(Files.newInputStream(download.path())))).isLessThan(2);
@@ -247,10 +247,20 @@ class ToneBrowserTest extends Browsed {
         return image.getAttribute("href");
     }
 
-    /** A brush paints in the mask at once and the server's painting follows; gradients, colours and forms; the board is the delivery. */
+    /**
+     * A picture is blurred and bent. A brush paints in the mask at once and the server's painting follows; gradients, colours and forms;
+     * the board is the delivery.
+     */
     @Test
     void partsAreHiddenByHand() throws Exception {
         toned();
+        page.locator("[data-part=bend] summary").click();
+        String sharp = shown(0);
+        type(page.locator("[data-part=bend] [data-tone=blur] [data-field]"), "0.6 mm");
+        undoSays("Blur: Panel 1");
+        page.locator("[data-part=bend] [data-bend]:has-text(\"Bulge\")").click();
+        undoSays("Bulge: Panel 1");
+        assertThat(page.locator("#panels image").first()).not().hasAttribute("href", sharp);
         page.locator("[data-veil-way=stroke]").click();
         type(page.locator("[data-part=veil] [name=size]"), "8 mm");
         page.locator("#well").focus();
@@ -263,7 +273,7 @@ class ToneBrowserTest extends Browsed {
         page.mouse().move(at[0] + 50, at[1] + 20, new Mouse.MoveOptions().setSteps(6));
         // Nothing was asked of the server yet.
         assertThat(page.locator("#panels mask line").first()).isAttached();
-        assertThat(page.locator("#undo")).hasAttribute("title", Pattern.compile("Undo Fill with .*"));
+        assertThat(page.locator("#undo")).hasAttribute("title", "Undo Bulge: Panel 1");
         page.mouse().up();
         undoSays("Brush: Panel 1");
         assertThat(mask()).hasAttribute("href", Pattern.compile("/veils/p1-0-[0-9a-f]+/\\d+$"));

@@ -1,7 +1,34 @@
 package plainlantern.editing.glazing;
 
+import java.util.List;
+import java.util.function.UnaryOperator;
+import plainlantern.asking.BadInput;
 import plainlantern.editing.Edit;
+import plainlantern.sheet.Holder;
+import plainlantern.sheet.PictureLayer;
+import plainlantern.sheet.Sheet;
+import plainlantern.sheet.Through;
 
-/** Glazes. Their tones are set as those of pictures are, their rims and looks as those of panels. */
-public sealed interface GlazingEdit extends Edit permits AddGlaze, BendGlaze, MakeGlaze, SetGlaze {
+/**
+ * Glazes, and how they and pictures are bent and blurred. Tones of glazes are set as those of pictures are, their rims and looks as those
+ * of panels.
+ */
+public sealed interface GlazingEdit extends Edit permits AddGlaze, BendSeen, BlurSeen, CopySeen, MakeGlaze, SetGlaze {
+    /** The sheet with glazes, and pictures that lie flat, seen otherwise; refuses where there is none among the elements. */
+    static Sheet seeing(Sheet before, List<String> panels, int layer, UnaryOperator<Through> change) {
+        List<Holder> holders = panels.isEmpty() ? List.of() : before.holders(panels);
+        BadInput.unless(holders.stream().anyMatch(h -> h.glaze().isPresent() || h.acting(layer) >= 0), "panels",
+                "Select a picture or a glaze first.");
+        return before.holding(panels, holder -> {
+            if (holder.glaze().isPresent()) return holder.glaze().get().seeing(change.apply(holder.glaze().get().through()));
+            int at = holder.acting(layer);
+            return at < 0 ? holder : holder.changingLayer(at, c -> seen(before, c.picture().orElseThrow(), change));
+        });
+    }
+
+    private static PictureLayer seen(Sheet sheet, PictureLayer picture, UnaryOperator<Through> change) {
+        boolean mounted = picture.slice().map(slice -> sheet.vista(slice.vista()).plane()).orElseGet(picture::plane).isPresent();
+        BadInput.unless(!mounted, "panels", "A mounted picture is neither bent nor blurred. Lay it flat first, or put a glaze over it.");
+        return picture.seen(change.apply(picture.through().orElse(Through.CLEAR)));
+    }
 }

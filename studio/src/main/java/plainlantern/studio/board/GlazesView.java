@@ -17,6 +17,7 @@ import plainlantern.sheet.Glaze;
 import plainlantern.sheet.Look;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
+import plainlantern.sheet.Through;
 
 /**
  * What Tone shows of glazes.
@@ -37,10 +38,13 @@ public record GlazesView(Optional<Chosen> chosen, List<Named> all, boolean selec
     public record Chosen(ToneView.Value blur, ToneView.Value opacity, String dx, String dy, boolean whole, String blend,
             List<Blend> blends, Bent bent) {}
 
+    /** @param any whether it is at all */
+    public record Seen(ToneView.Value blur, Bent bent, boolean any) {}
+
     /** @param kind which bend, empty where it is not bent */
     public record Bent(String kind, String shape, List<Fields.Field> fields) {
-        static Bent of(Glaze glaze, Numbers n) {
-            return glaze.through().bend().map(bend -> new Bent(bend.label().toLowerCase(Locale.ROOT), bend instanceof Bend.Wave wave
+        static Bent of(Through through, Numbers n) {
+            return through.bend().map(bend -> new Bent(bend.label().toLowerCase(Locale.ROOT), bend instanceof Bend.Wave wave
                     ? wave.shape().label() : "", Fields.of(bend.getClass(), Optional.of((Record) bend), n, 0)))
                     .orElse(new Bent("", "", List.of()));
         }
@@ -73,11 +77,24 @@ public record GlazesView(Optional<Chosen> chosen, List<Named> all, boolean selec
 
     private static Chosen chosen(Glaze glaze, Numbers n) {
         Look look = glaze.finish().look();
-        ToneView.Value blur = new ToneView.Value("blur", "Blur", n.length(glaze.through().blur()), glaze.through().blur(), 0, MOST_BLUR,
-                0.1, n.length(0));
+        ToneView.Value blur = blur(glaze.through(), n);
         ToneView.Value opacity = new ToneView.Value("opacity", "Opacity", Unit.percent(look.opacity()), look.opacity() * 100, 0, 100, 1,
                 "100 %");
         return new Chosen(blur, opacity, n.length(glaze.through().dx()), n.length(glaze.through().dy()), glaze.whole(),
-                look.blend().css(), List.of(Blend.values()), Bent.of(glaze, n));
+                look.blend().css(), List.of(Blend.values()), Bent.of(glaze.through(), n));
+    }
+
+    private static ToneView.Value blur(Through through, Numbers n) {
+        return new ToneView.Value("blur", "Blur", n.length(through.blur()), through.blur(), 0, MOST_BLUR, 0.1, n.length(0));
+    }
+
+    /** How the first picture of a selection is bent and blurred, where it could be. */
+    static Optional<Seen> seen(Sheet sheet, Collection<String> selected, Looking looking, Numbers n) {
+        return sheet.chosen(selected).stream().flatMap(e -> e.holder().stream()).flatMap(h -> h.picture(looking.layer()).stream())
+                .filter(p -> p.slice().map(slice -> sheet.vista(slice.vista()).plane()).orElseGet(p::plane).isEmpty()).findFirst()
+                .map(picture -> {
+            Through through = picture.through().orElse(Through.CLEAR);
+            return new Seen(blur(through, n), Bent.of(through, n), picture.through().isPresent());
+        });
     }
 }

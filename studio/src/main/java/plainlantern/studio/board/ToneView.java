@@ -30,10 +30,12 @@ import plainlantern.sheet.Vignette;
  * @param any   whether any panel shows a picture
  * @param kept  the tones of the sheet
  * @param glazes those of the sheet
- * @param veil   of the first of the selection, where it could have one
  */
 public record ToneView(Optional<Whose> whose, List<Part> parts, Coloured coloured, boolean paper, boolean any, List<Kept> kept,
-        GlazesView glazes, Optional<VeilView> veil) {
+        GlazesView glazes, Hiding hiding) {
+    /** How the first of the selection is bent and blurred, and its veil, where it could have such. */
+    public record Hiding(Optional<GlazesView.Seen> bent, Optional<VeilView> veil) {}
+
     /** Colours by brightness and from a table, where there are such. */
     public record Coloured(Optional<Stops> brightness, Optional<Tabled> table) {}
 
@@ -89,13 +91,13 @@ public record ToneView(Optional<Whose> whose, List<Part> parts, Coloured coloure
         List<Kept> kept = sheet.styles().tones().stream().map(t -> new Kept(t.id(), t.name(), Tones.followers(sheet, t.id()),
                 meant.flatMap(m -> m.treatment().tone().named()).equals(Optional.of(t.id())))).toList();
         if (meant.isEmpty()) return new ToneView(Optional.empty(), List.of(), new Coloured(Optional.empty(), Optional.empty()), paper,
-                any, kept, glazes, Optional.empty());
+                any, kept, glazes, new Hiding(Optional.empty(), Optional.empty()));
         Tone tone = meant.get().treatment().tone();
         Numbers n = new Numbers(sheet);
         return new ToneView(Optional.of(whose(sheet, selected, looking, all)), parts(tone, n),
                 new Coloured(tone.brightness().map(b -> stops(b, n)), tone.table().map(t -> new Tabled(t.id(), t.name(),
                 value(question(ColourTable.class, "strength"), t, n, 1)))), paper, any, kept, glazes,
-                VeilView.of(sheet, selected, looking, n));
+                new Hiding(GlazesView.seen(sheet, selected, looking, n), VeilView.of(sheet, selected, looking, n)));
     }
 
     private static Whose whose(Sheet sheet, Collection<String> selected, Looking looking, List<Aim.Meant> all) {

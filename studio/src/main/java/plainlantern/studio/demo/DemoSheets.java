@@ -241,7 +241,7 @@ final class DemoSheets {
         steps.add(said("{'kind':'make-glaze','panels':['p14']}"));
         steps.add(said("{'kind':'rename','panel':'p14','name':'Shifted strip'}"));
         steps.add(said("{'kind':'set-glaze','panels':['p14'],'dx':-96}"));
-        steps.add(said("{'kind':'bend-glaze','panels':['p14'],'bend':{'kind':'wave','amplitude':4,'length':42,'turn':90,"
+        steps.add(said("{'kind':'bend','panels':['p14'],'bend':{'kind':'wave','amplitude':4,'length':42,'turn':90,"
                 + "'phase':0,'shape':'square'}}"));
         steps.add(said("{'kind':'set-finish','panels':['p14'],'width':'0.6 mm','colour':'#FFFFFF'}"));
         texture(steps, "p15", "Side light", "screen", "85 %");

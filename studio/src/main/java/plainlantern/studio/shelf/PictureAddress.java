@@ -9,6 +9,7 @@ import java.util.UUID;
 import plainlantern.asking.BadInput;
 import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.sheet.Cleared;
+import plainlantern.sheet.Lens;
 import plainlantern.sheet.SheetJson;
 import plainlantern.sheet.Through;
 import plainlantern.sheet.Toned;
@@ -24,7 +25,8 @@ public final class PictureAddress {
     private PictureAddress() {}
 
     @JsonInclude(JsonInclude.Include.NON_EMPTY)
-    private record Told(Optional<Cleared> cleared, List<Toned> tones, Optional<Warp> warp, Optional<Through> through) {}
+    private record Told(Optional<Cleared> cleared, List<Toned> tones, Optional<Warp> warp, Optional<Through> through,
+            Optional<Lens> lens) {}
 
     /** Such as "/pictures/…" or "/pictures/…/eyJ0b25l…"; the level follows. */
     public static String of(Treated what) {
@@ -47,7 +49,7 @@ public final class PictureAddress {
     }
 
     private static String told(Treated what) {
-        Told told = new Told(what.cleared(), what.tones(), what.warp(), what.through());
+        Told told = new Told(what.cleared(), what.tones(), what.warp(), what.through(), what.lens());
         // A veil is no part of it: it may be longer than any address.
         return what.picture() + (what.unveiled().untouched() ? "" : "/" + written(told));
     }
@@ -60,7 +62,8 @@ public final class PictureAddress {
     public static Optional<Treated> read(String picture, String written) {
         try {
             Told told = SheetJson.MAPPER.readValue(new String(Base64.getUrlDecoder().decode(written), StandardCharsets.UTF_8), Told.class);
-            return Optional.ofNullable(told).map(t -> new Treated(picture, t.cleared(), t.tones(), t.warp(), t.through()));
+            return Optional.ofNullable(told).map(t -> new Treated(picture, t.cleared(), t.tones(), t.warp(), t.through(), t.lens(),
+                    Optional.empty()));
         } catch (JacksonException | IllegalArgumentException | NullPointerException | BadInput damaged) {
             return Optional.empty();
         }

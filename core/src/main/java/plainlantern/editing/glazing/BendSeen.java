@@ -1,0 +1,33 @@
+package plainlantern.editing.glazing;
+
+import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.List;
+import java.util.Optional;
+import plainlantern.asking.Typed;
+import plainlantern.editing.Titles;
+import plainlantern.sheet.Bend;
+import plainlantern.sheet.Sheet;
+
+/**
+ * Bends pictures, and what glazes show.
+ *
+ * @param layer which picture of each panel, see {@link plainlantern.sheet.Holder#acting}
+ * @param bend  absent where it lies straight again
+ */
+@JsonTypeName("bend")
+public record BendSeen(List<String> panels, @Typed.Layer int layer, Optional<Bend> bend) implements GlazingEdit {
+    public BendSeen {
+        panels = panels == null ? List.of() : List.copyOf(panels);
+        bend = bend == null ? Optional.empty() : bend;
+    }
+
+    @Override
+    public Sheet apply(Sheet before) {
+        return GlazingEdit.seeing(before, panels, layer, through -> through.bent(bend));
+    }
+
+    @Override
+    public String title(Sheet before) {
+        return Titles.of(bend.map(Bend::label).orElse("No bend"), before, panels);
+    }
+}

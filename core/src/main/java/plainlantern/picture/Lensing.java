@@ -1,0 +1,100 @@
+package plainlantern.picture;
+
+import java.util.Optional;
+import java.util.stream.IntStream;
+import plainlantern.geometry.Affine;
+import plainlantern.geometry.Box;
+import plainlantern.geometry.Path;
+import plainlantern.geometry.Point;
+import plainlantern.sheet.Lens;
+import plainlantern.sheet.Treated;
+import plainlantern.treating.Bending;
+import plainlantern.treating.Patch;
+import plainlantern.treating.Veiling;
+
+/** Pictures that are bent and blurred where they lie. Beyond their edges they go on as they are there: nothing fades out at an edge. */
+final class Lensing {
+    /** A blur with a larger deviation than this, in pixels, is made of a smaller painting, with the other one. */
+    private static final double COARSE = 48;
+    private static final double ENOUGH = 24;
+
+    private final PictureSource pictures;
+    private final Treated sharp;
+    private final Lens lens;
+    private final int width;
+    private final int height;
+
+    private Lensing(PictureSource pictures, Treated what, int width, int height) {
+        this.pictures = pictures;
+        sharp = what.seen(Optional.empty()).unveiled();
+        lens = what.lens().orElseThrow();
+        this.width = width;
+        this.height = height;
+    }
+
+    /** As {@link PictureSource#onto}. */
+    static Tile onto(PictureSource pictures, Treated what, int width, int height, Affine map, Box wanted) {
+        Tile tile = new Lensing(pictures, what, width, height).seen(map, wanted);
+        what.veil().ifPresent(veil -> {
+            Affine toPicture = Affine.scale(1.0 / width, 1.0 / height).after(map.inverse()).after(Affine.move(tile.x(), tile.y()));
+            Treated own = what.toneless().seen(Optional.empty()).unveiled();
+            Tile colours = veil.looks() ? pictures.onto(own, width, height, map, wanted) : tile;
+            Veiling.wear(Veiling.left(veil, new Patch(colours.argb(), tile.width(), tile.height(), toPicture)),
+                    new Patch(tile.argb(), tile.width(), tile.height(), toPicture));
+        });
+        return tile;
+    }
+
+    private Tile seen(Affine map, Box wanted) {
+        Tile like = Tile.over(wanted);
+        double deviation = lens.how().blur() / Math.sqrt(Math.abs(toPanel(map).determinant()));
+        if (deviation > COARSE) {
+            double share = ENOUGH / deviation;
+            Box small = new Box(like.x() * share - 1, like.y() * share - 1, like.width() * share + 2, like.height() * share + 2);
+            Cells cells = new Cells(ENOUGH, Tile.over(small));
+            return Cells.larger(cells.blurredPixels(bent(Affine.scale(share, share).after(map), cells.pixels())), share, like,
+                    new int[] {0, 0});
+        }
+        if (deviation == 0) return bent(map, like.box());
+        Cells cells = new Cells(deviation, like);
+        return cells.blurredPixels(bent(map, cells.pixels()));
+    }
+
+    /** From the output's pixels to the panel's frame. */
+    private Affine toPanel(Affine map) {
+        return lens.toPanel().after(Affine.scale(1.0 / width, 1.0 / height)).after(map.inverse());
+    }
+
+    /** The pixels of a box, each taken from where it is bent from, or from the edge nearest to that. */
+    private Tile bent(Affine map, Box box) {
+        Tile out = Tile.over(box);
+        Affine toPanel = toPanel(map);
+        Affine back = toPanel.inverse();
+        Affine toPicture = map.inverse();
+        Optional<Bending> bending = lens.how().bend().map(bend -> Bending.of(bend, lens.box()));
+        double reach = bending.map(b -> b.reach() / toPanel.least()).orElse(0.0) + 2;
+        Box picture = Path.box(new Box(0, 0, width, height)).mapped(map).bounds().grown(1);
+        Box near = out.box().grown(Math.min(reach, picture.width() + picture.height()));
+        if (!near.meets(picture)) return out;
+        Tile from = pictures.onto(sharp, width, height, map, Box.between(
+                Math.max(near.x(), picture.x()), Math.max(near.y(), picture.y()), Math.min(near.right(), picture.right()),
+                Math.min(near.bottom(), picture.bottom())));
+        // Half a pixel of whichever is larger: what lies at the very edge is half clear.
+        double inset = Math.max(0.5, 0.75 / Math.min(map.xScale(), map.yScale()));
+        IntStream.range(0, out.height()).parallel().forEach(y -> {
+            for (int x = 0; x < out.width(); x++) {
+                Point at = new Point(out.x() + x + 0.5, out.y() + y + 0.5);
+                Point place = bending.map(b -> back.apply(b.source().apply(toPanel.apply(at)))).orElse(at);
+                Point own = toPicture.apply(place);
+                boolean beyond = own.x() < inset || own.x() > width - inset || own.y() < inset || own.y() > height - inset;
+                Point seen = beyond ? map.apply(new Point(within(own.x(), inset, width), within(own.y(), inset, height))) : place;
+                out.argb()[y * out.width() + x] = Cells.between(from, seen.x(), seen.y());
+            }
+        });
+        return out;
+    }
+
+    private static double within(double value, double inset, double most) {
+        return Math.max(Math.min(inset, most / 2), Math.min(most - Math.min(inset, most / 2), value));
+    }
+}

@@ -1,0 +1,93 @@
+package plainlantern.rendering;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.awt.image.BufferedImage;
+import java.io.File;
+import java.util.List;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import plainlantern.Painted;
+import plainlantern.Sheets;
+import plainlantern.asking.BadInput;
+import plainlantern.asking.Unit;
+import plainlantern.editing.filling.ShelvePictures;
+import plainlantern.picture.PictureSource;
+import plainlantern.scene.Scene;
+import plainlantern.sheet.Sheet;
+
+/** Single pictures blurred and bent: as a glaze does it to all, and as ImageMagick does. */
+class LensTest {
+    private static final BufferedImage PHOTO = Painted.scene(600, 400, BufferedImage.TYPE_3BYTE_BGR);
+    private static final PictureSource PICTURES = (id, share) -> PHOTO;
+    private static final double PPI = 127;
+
+    /** A picture of 120 by 80 mm that fills a sheet of that size. */
+    private static Sheet sheet(String... edits) {
+        Sheet shelved = new ShelvePictures(List.of(Sheets.DAWN)).apply(Sheet.empty("Tide", Unit.MM, 120, 80, PPI));
+        Sheet filled = Sheets.after(shelved, "{'kind':'set-up-sheet','bleed':0}", "{'kind':'set-paper','paper':{'kind':'plain',"
+                + "'colour':'#FFFFFF'}}", "{'kind':'add-panel','outline':{'kind':'rectangle','topLeft':0,'topRight':0,'bottomRight':0,"
+                + "'bottomLeft':0}}", "{'kind':'seat-panels','panels':['p1'],'left':0,'top':0,'width':120,'height':80}",
+                "{'kind':'fill','panels':['p1'],'picture':'" + Sheets.DAWN.id() + "'}");
+        return Sheets.after(filled, edits);
+    }
+
+    private static BufferedImage painted(Sheet sheet) {
+        return RasterPainter.paint(Scene.of(sheet), PPI, true, PICTURES);
+    }
+
+    /** ImageMagick's blur goes on beyond the edges as ours does. */
+    @Test
+    void aBlurIsTheGaussian(@TempDir File folder) throws Exception {
+        ImageIO.write(PHOTO, "png", new File(folder, "in.png"));
+        for (double mm : new double[] {0.6, 3}) {
+            Painted.run(folder, "convert", "in.png", "-virtual-pixel", "edge", "-gaussian-blur", "0x" + mm * 5, "out.png");
+            BufferedImage theirs = ImageIO.read(new File(folder, "out.png"));
+            BufferedImage ours = painted(sheet("{'kind':'blur','panels':['p1'],'blur':" + mm + "}"));
+            assertThat(Painted.difference(ours, theirs)).as("%s mm", mm).isLessThan(1);
+        }
+        // One so wide that it is made of a smaller painting.
+        Painted.run(folder, "convert", "in.png", "-virtual-pixel", "edge", "-blur", "0x75", "out.png");
+        BufferedImage wide = painted(sheet("{'kind':'blur','panels':['p1'],'blur':15}"));
+        assertThat(Painted.difference(wide, ImageIO.read(new File(folder, "out.png")))).isLessThan(1.5);
+    }
+
+    /** A bend of the picture is that of a glaze of the same form over it; turned in its panel, too. */
+    @Test
+    void bendsAreThoseOfGlazes() {
+        String glaze = "{'kind':'add-glaze','where':'over','panels':['p1']}";
+        for (String bend : List.of("'kind':'wave','amplitude':2,'length':17,'turn':30,'phase':20,'shape':'sine'",
+                "'kind':'twirl','turn':120,'x':0.4,'y':0.5,'radius':0.8", "'kind':'bulge','strength':0.6,'x':0.5,'y':0.5,'radius':0.9")) {
+            for (String lies : List.of("{'kind':'zoom-picture','panels':['p1'],'zoom':120}",
+                    "{'kind':'turn-picture','panels':['p1'],'turn':20}")) {
+                BufferedImage own = painted(sheet(lies, "{'kind':'bend','panels':['p1'],'bend':{" + bend + "}}"));
+                BufferedImage over = painted(sheet(lies, glaze, "{'kind':'bend','panels':['p2'],'bend':{" + bend + "}}"));
+                assertThat(Painted.difference(own.getSubimage(20, 20, 560, 360), over.getSubimage(20, 20, 560, 360))).as(bend)
+                        .isLessThan(0.4);
+            }
+        }
+    }
+
+    /** What is blurred is opaque up to its edges; a veil over it is sharp; others get the same; none is for mounted pictures. */
+    @Test
+    void itGoesWithEverythingElse() {
+        Sheet blurred = sheet("{'kind':'blur','panels':['p1'],'blur':4}");
+        Sheet bare = Sheets.after(blurred, "{'kind':'set-paper','paper':{'kind':'none'}}");
+        BufferedImage clear = RasterPainter.paint(Scene.of(bare), PPI, false, PICTURES);
+        assertThat(List.of(clear.getRGB(0, 0) >>> 24, clear.getRGB(599, 399) >>> 24, clear.getRGB(300, 0) >>> 24)).containsOnly(255);
+        Sheet veiled = Sheets.after(blurred, "{'kind':'veil','panels':['p1'],'part':{'kind':'stroke','dots':[[60,10,1],[60,70,1]],"
+                + "'size':20,'softness':0,'strength':1}}");
+        BufferedImage seen = painted(veiled);
+        assertThat(seen.getRGB(300, 200) & 0xFFFFFF).isEqualTo(0xFFFFFF);
+        assertThat(seen.getRGB(245, 200)).isEqualTo(painted(blurred).getRGB(245, 200));
+        Sheet two = Sheets.after(blurred, "{'kind':'duplicate','panels':['p1'],'dx':0,'dy':0}", "{'kind':'blur','panels':['p2'],'blur':0}",
+                "{'kind':'copy-bend','from':'p1','panels':['p1','p2']}");
+        assertThat(two.holder("p2").pictures().get(0).through()).isEqualTo(blurred.holder("p1").pictures().get(0).through()).isPresent();
+        Sheet mounted = sheet("{'kind':'mount-here','picture':'" + Sheets.DAWN.id() + "','corners':[{'x':20,'y':10},{'x':100,'y':20},"
+                + "{'x':100,'y':60},{'x':20,'y':70}]}");
+        assertThatThrownBy(() -> Sheets.after(mounted, "{'kind':'blur','panels':['p2'],'blur':4}")).isInstanceOf(BadInput.class)
+                .hasMessageContaining("mounted");
+    }
+}
