@@ -6,14 +6,26 @@ import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.api.Assertions.withinPercentage;
 
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.File;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDResources;
+import org.apache.pdfbox.pdmodel.graphics.PDXObject;
+import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import plainlantern.Painted;
@@ -25,6 +37,7 @@ import plainlantern.checking.Told;
 import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.fitting.Veils;
 import plainlantern.picture.PictureSource;
+import plainlantern.scene.Page;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Dot;
 import plainlantern.sheet.Sheet;
@@ -206,5 +219,36 @@ class VeilingTest {
 
     private static Told told(Sheet sheet) {
         return new Told(Map.of(), Map.of(), Hiding.of(sheet));
+    }
+
+    /** In PDF the photo is there as a photo, once, with what is left as its soft mask; in SVG its pixels are clear where it is hidden. */
+    @Test
+    void documentsKeepThePhoto() throws Exception {
+        Sheet sheet = sheet(veil("'kind':'stroke','dots':[[60,10,1],[60,70,1]],'size':20,'softness':0,'strength':1"));
+        byte[] pdf = Delivery.of(Format.PDF, PPI).file(Page.of(Scene.of(sheet)), PICTURES);
+        List<PDImageXObject> images = new ArrayList<>();
+        try (PDDocument read = Loader.loadPDF(pdf)) {
+            collect(read.getPage(0).getResources(), images);
+            assertThat(images).hasSize(1);
+            assertThat(images.get(0).getStream().getFilters()).containsExactly(COSName.DCT_DECODE);
+            BufferedImage mask = images.get(0).getSoftMask().getImage();
+            double u = mask.getWidth() / 120.0;
+            assertThat(mask.getRaster().getSample((int) (60 * u), mask.getHeight() / 2, 0)).isZero();
+            assertThat(mask.getRaster().getSample((int) (20 * u), mask.getHeight() / 2, 0)).isEqualTo(255);
+        }
+        String svg = new String(Delivery.of(Format.SVG, PPI).file(Page.of(Scene.of(sheet)), PICTURES), StandardCharsets.UTF_8);
+        Matcher png = Pattern.compile("data:image/png;base64,([^\"]+)").matcher(svg);
+        assertThat(png.find()).isTrue();
+        BufferedImage clear = ImageIO.read(new ByteArrayInputStream(Base64.getDecoder().decode(png.group(1))));
+        assertThat(clear.getRGB(clear.getWidth() / 2, clear.getHeight() / 2) >>> 24).isZero();
+        assertThat(clear.getRGB(clear.getWidth() / 6, clear.getHeight() / 2) >>> 24).isEqualTo(255);
+    }
+
+    private static void collect(PDResources from, List<PDImageXObject> images) throws Exception {
+        for (COSName name : from.getXObjectNames()) {
+            PDXObject found = from.getXObject(name);
+            if (found instanceof PDImageXObject image) images.add(image);
+            if (found instanceof PDFormXObject form) collect(form.getResources(), images);
+        }
     }
 }

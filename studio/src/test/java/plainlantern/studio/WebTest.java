@@ -128,6 +128,51 @@ class WebTest extends StudioTest {
         assertThat(sheets.version(id, member.id())).isEqualTo(1);
     }
 
+    /** A mask of a veil is kept for good under its name; what another veil has by now is kept by nobody; nonsense is not found. */
+    @Test
+    void masksOfVeilsAreAskedFor() throws Exception {
+        String stroke = "{'kind':'veil','panels':['p1'],'part':{'kind':'stroke','dots':[[10,20,1],[15,25,1]],'size':4,'softness':0,"
+                + "'strength':1}}";
+        String board = answer(send("/edits", edit(stroke, 1))).path("changed").path(0).path("board").asString("");
+        Matcher address = Pattern.compile("/sheets/[^\"]+/veils/p1-0-[0-9a-f]+/").matcher(board);
+        assertThat(address.find()).isTrue();
+        MockHttpServletResponse mask = ask(get(address.group() + "320"));
+        assertThat(mask.getContentType()).isEqualTo("image/png");
+        assertThat(mask.getHeader("Cache-Control")).contains("immutable", "private");
+        BufferedImage seen = ImageIO.read(new ByteArrayInputStream(mask.getContentAsByteArray()));
+        assertThat(Math.max(seen.getWidth(), seen.getHeight())).isEqualTo(320);
+        assertThat(IntStream.range(0, seen.getWidth() * seen.getHeight())
+                .map(i -> seen.getRGB(i % seen.getWidth(), i / seen.getWidth()) & 255).distinct().toArray()).contains(0, 255);
+        send("/edits", edit(stroke.replace("10,20", "11,21"), 2));
+        MockHttpServletResponse stale = ask(get(address.group() + "320"));
+        assertThat(stale.getStatus()).isEqualTo(200);
+        assertThat(stale.getHeader("Cache-Control")).contains("no-store");
+        for (String wrong : List.of("/sheets/" + id + "/veils/p2-0-0/320", address.group() + "9000", address.group() + "live"))
+            assertThat(ask(get(wrong)).getStatus()).as(wrong).isEqualTo(404);
+        // A clicked colour is that of the picture there, which is all of one.
+        JsonNode picked = answer(send("/edits", edit("{'kind':'veil','panels':['p2'],'part':{'kind':'colours','colour':'#000000',"
+                + "'tolerance':0.1,'softness':0,'strength':1},'pick':{'x':50,'y':25}}", 3)));
+        assertThat(picked.path("undo").asString("")).isEqualTo("Colours: Panel 2");
+        assertThat(sheets.open(id, member.id()).sheet().toString()).doesNotContain("Colours[colour=#000000");
+    }
+
+    /** An address may tell any bend and any blur: each is painted within the picture's own size, or refused. */
+    @Test
+    void hostileAddressesOfBentPicturesTakeNoMore() throws Exception {
+        for (double[] scale : new double[][] {{1, 1}, {1e-9, 1e-9}, {1e9, 1e9}, {1e-3, 1e3}}) {
+            for (String how : List.of("{'blur':100,'dx':0,'dy':0}", "{'blur':0,'dx':0,'dy':0,'bend':{'kind':'twirl','turn':3600,'x':0.5,"
+                    + "'y':0.5,'radius':4}}")) {
+                String told = "{'lens':{'how':" + how + ",'toPanel':{'a':" + scale[0] + ",'b':0,'c':0,'d':" + scale[1]
+                        + ",'e':0,'f':0},'box':{'x':0,'y':0,'width':1,'height':1}}}";
+                String written = Base64.getUrlEncoder().withoutPadding().encodeToString(told.replace('\'', '"')
+                        .getBytes(StandardCharsets.UTF_8));
+                MockHttpServletResponse answer = ask(get("/pictures/" + picture.id() + "/" + written + "/small"));
+                assertThat(answer.getStatus()).as(told).isEqualTo(200);
+                assertThat(ImageIO.read(new ByteArrayInputStream(answer.getContentAsByteArray())).getWidth()).isEqualTo(320);
+            }
+        }
+    }
+
     /**
      * What Dress asks of the pixels: a caption against what is behind it, the colour of a spot, leading colours, a preview without its
      * background.
