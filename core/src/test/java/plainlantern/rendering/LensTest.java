@@ -2,6 +2,11 @@ package plainlantern.rendering;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static plainlantern.rendering.VeilingTest.PHOTO;
+import static plainlantern.rendering.VeilingTest.PICTURES;
+import static plainlantern.rendering.VeilingTest.PPI;
+import static plainlantern.rendering.VeilingTest.painted;
+import static plainlantern.rendering.VeilingTest.sheet;
 
 import java.awt.image.BufferedImage;
 import java.io.File;
@@ -12,32 +17,11 @@ import org.junit.jupiter.api.io.TempDir;
 import plainlantern.Painted;
 import plainlantern.Sheets;
 import plainlantern.asking.BadInput;
-import plainlantern.asking.Unit;
-import plainlantern.editing.filling.ShelvePictures;
-import plainlantern.picture.PictureSource;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Sheet;
 
 /** Single pictures blurred and bent: as a glaze does it to all, and as ImageMagick does. */
 class LensTest {
-    private static final BufferedImage PHOTO = Painted.scene(600, 400, BufferedImage.TYPE_3BYTE_BGR);
-    private static final PictureSource PICTURES = (id, share) -> PHOTO;
-    private static final double PPI = 127;
-
-    /** A picture of 120 by 80 mm that fills a sheet of that size. */
-    private static Sheet sheet(String... edits) {
-        Sheet shelved = new ShelvePictures(List.of(Sheets.DAWN)).apply(Sheet.empty("Tide", Unit.MM, 120, 80, PPI));
-        Sheet filled = Sheets.after(shelved, "{'kind':'set-up-sheet','bleed':0}", "{'kind':'set-paper','paper':{'kind':'plain',"
-                + "'colour':'#FFFFFF'}}", "{'kind':'add-panel','outline':{'kind':'rectangle','topLeft':0,'topRight':0,'bottomRight':0,"
-                + "'bottomLeft':0}}", "{'kind':'seat-panels','panels':['p1'],'left':0,'top':0,'width':120,'height':80}",
-                "{'kind':'fill','panels':['p1'],'picture':'" + Sheets.DAWN.id() + "'}");
-        return Sheets.after(filled, edits);
-    }
-
-    private static BufferedImage painted(Sheet sheet) {
-        return RasterPainter.paint(Scene.of(sheet), PPI, true, PICTURES);
-    }
-
     /** ImageMagick's blur goes on beyond the edges as ours does. */
     @Test
     void aBlurIsTheGaussian(@TempDir File folder) throws Exception {

@@ -46,12 +46,12 @@ import plainlantern.sheet.VeilPart;
 
 /** Veils: what is hidden is what an independent painter of SVG paints in white over the picture. */
 class VeilingTest {
-    private static final BufferedImage PHOTO = Painted.scene(600, 400, BufferedImage.TYPE_3BYTE_BGR);
-    private static final PictureSource PICTURES = (id, share) -> PHOTO;
-    private static final double PPI = 127;
+    static final BufferedImage PHOTO = Painted.scene(600, 400, BufferedImage.TYPE_3BYTE_BGR);
+    static final PictureSource PICTURES = (id, share) -> PHOTO;
+    static final double PPI = 127;
 
     /** A picture of 120 by 80 mm in a panel of its own, upright, its corner at 0 0, on white. */
-    private static Sheet sheet(String... edits) {
+    static Sheet sheet(String... edits) {
         Sheet shelved = new ShelvePictures(List.of(Sheets.DAWN)).apply(Sheet.empty("Tide", Unit.MM, 120, 80, PPI));
         Sheet filled = Sheets.after(shelved, "{'kind':'set-up-sheet','bleed':0}", "{'kind':'set-paper','paper':{'kind':'plain',"
                 + "'colour':'#FFFFFF'}}", "{'kind':'add-panel','outline':{'kind':'rectangle','topLeft':0,'topRight':0,'bottomRight':0,"
@@ -60,7 +60,7 @@ class VeilingTest {
         return Sheets.after(filled, edits);
     }
 
-    private static BufferedImage painted(Sheet sheet) {
+    static BufferedImage painted(Sheet sheet) {
         return RasterPainter.paint(Scene.of(sheet), PPI, true, PICTURES);
     }
 

@@ -1,9 +1,7 @@
 package plainlantern.studio.board;
 
 import java.awt.image.BufferedImage;
-import java.time.Duration;
 import java.util.UUID;
-import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -53,8 +51,7 @@ public class GlazeController {
         if (side == 0 || side > Level.LARGE.side()) throw new NotFound();
         BufferedImage seen = paints.glaze(member.id(), scene, told, side).orElseThrow(NotFound::new);
         boolean same = scene.items().stream().flatMap(item -> item.pictures().stream()).anyMatch(p -> p.treated().picture().equals(sha));
-        CacheControl kept = same ? CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable() : CacheControl.noStore();
         PictureStore.Data data = PictureStore.Data.of(Previews.encoded(seen));
-        return ResponseEntity.ok().contentType(MediaType.parseMediaType(data.mediaType())).cacheControl(kept).body(data.data());
+        return OfNow.answer(same).contentType(MediaType.parseMediaType(data.mediaType())).body(data.data());
     }
 }

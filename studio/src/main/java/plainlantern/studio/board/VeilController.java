@@ -1,8 +1,6 @@
 package plainlantern.studio.board;
 
-import java.time.Duration;
 import java.util.UUID;
-import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -48,9 +46,7 @@ public class VeilController {
         for (Scene.Item item : scene.items()) for (PaintedPicture layer : item.pictures()) {
             if (layer.treated().veil().isEmpty() || !place.equals(item.element() + "-" + layer.at() + "-")) continue;
             boolean same = PictureAddress.name(item.element(), layer).equals(sha);
-            CacheControl kept = same ? CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable() : CacheControl.noStore();
-            return ResponseEntity.ok().contentType(MediaType.IMAGE_PNG).cacheControl(kept)
-                    .body(Encoder.png(paints.veil(member.id(), scene, layer, side), SCREEN));
+            return OfNow.answer(same).contentType(MediaType.IMAGE_PNG).body(Encoder.png(paints.veil(member.id(), scene, layer, side), SCREEN));
         }
         throw new NotFound();
     }
