@@ -10,6 +10,9 @@ import plainlantern.geometry.Box;
  * their averaging and the interpolation between them are a part of the curve, and together they have just its variance.
  */
 public final class Cells {
+    /** A blur with a larger deviation than this, in pixels, is made of a smaller painting, with the other one. */
+    private static final double COARSE = 48;
+    private static final double ENOUGH = 24;
     /** A cell's side is at most this share of the standard deviation. */
     private static final double CELL = 1 / 3.0;
 
@@ -34,6 +37,34 @@ public final class Cells {
         top = Math.floorDiv(like.y() - room, side) * side;
         across = (like.width() + 2 * room) / side + 3;
         down = (like.height() + 2 * room) / side + 3;
+    }
+
+    /** Something that can be painted at a share of its size, in a box of whole pixels of that. */
+    public interface Painter {
+        Tile at(double share, Box box);
+    }
+
+    /** Whether a blur is made of a smaller painting. */
+    public static boolean coarse(double deviation) {
+        return deviation > COARSE;
+    }
+
+    /**
+     * Something blurred, for a tile.
+     *
+     * @param by so many whole pixels across and down what is painted smaller is moved; at its full size it is painted there
+     */
+    public static Tile seen(double deviation, Tile like, int[] by, Painter painter) {
+        if (coarse(deviation)) {
+            double share = ENOUGH / deviation;
+            Box small = new Box((like.x() - by[0]) * share - 1, (like.y() - by[1]) * share - 1, like.width() * share + 2,
+                    like.height() * share + 2);
+            Cells cells = new Cells(ENOUGH, Tile.over(small));
+            return larger(cells.blurredPixels(painter.at(share, cells.pixels())), share, like, by);
+        }
+        if (deviation == 0) return painter.at(1, like.box());
+        Cells cells = new Cells(deviation, like);
+        return cells.blurredPixels(painter.at(1, cells.pixels()));
     }
 
     /** Pixels along the side of a cell. */
@@ -66,7 +97,7 @@ public final class Cells {
     }
 
     /** A smaller painting at the size of {@code like}, moved by whole pixels: what lies between its pixels is mixed evenly. */
-    public static Tile larger(Tile small, double share, Tile like, int[] by) {
+    private static Tile larger(Tile small, double share, Tile like, int[] by) {
         Tile out = new Tile(like.x(), like.y(), like.width(), like.height(), new int[like.width() * like.height()]);
         IntStream.range(0, like.height()).parallel().forEach(y -> {
             for (int x = 0; x < like.width(); x++) out.argb()[y * like.width() + x] = between(small,

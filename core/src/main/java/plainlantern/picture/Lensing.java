@@ -9,15 +9,9 @@ import plainlantern.geometry.Point;
 import plainlantern.sheet.Lens;
 import plainlantern.sheet.Treated;
 import plainlantern.treating.Bending;
-import plainlantern.treating.Patch;
-import plainlantern.treating.Veiling;
 
 /** Pictures that are bent and blurred where they lie. Beyond their edges they go on as they are there: nothing fades out at an edge. */
 final class Lensing {
-    /** A blur with a larger deviation than this, in pixels, is made of a smaller painting, with the other one. */
-    private static final double COARSE = 48;
-    private static final double ENOUGH = 24;
-
     private final PictureSource pictures;
     private final Treated sharp;
     private final Lens lens;
@@ -26,38 +20,20 @@ final class Lensing {
 
     private Lensing(PictureSource pictures, Treated what, int width, int height) {
         this.pictures = pictures;
-        sharp = what.seen(Optional.empty()).unveiled();
+        sharp = what.seen(Optional.empty());
         lens = what.lens().orElseThrow();
         this.width = width;
         this.height = height;
     }
 
-    /** As {@link PictureSource#onto}. */
+    /** As {@link PictureSource#onto}, of one without a veil. */
     static Tile onto(PictureSource pictures, Treated what, int width, int height, Affine map, Box wanted) {
-        Tile tile = new Lensing(pictures, what, width, height).seen(map, wanted);
-        what.veil().ifPresent(veil -> {
-            Affine toPicture = Affine.scale(1.0 / width, 1.0 / height).after(map.inverse()).after(Affine.move(tile.x(), tile.y()));
-            Treated own = what.toneless().seen(Optional.empty()).unveiled();
-            Tile colours = veil.looks() ? pictures.onto(own, width, height, map, wanted) : tile;
-            Veiling.wear(Veiling.left(veil, new Patch(colours.argb(), tile.width(), tile.height(), toPicture)),
-                    new Patch(tile.argb(), tile.width(), tile.height(), toPicture));
-        });
-        return tile;
+        return new Lensing(pictures, what, width, height).seen(map, wanted);
     }
 
     private Tile seen(Affine map, Box wanted) {
-        Tile like = Tile.over(wanted);
         double deviation = lens.how().blur() / Math.sqrt(Math.abs(toPanel(map).determinant()));
-        if (deviation > COARSE) {
-            double share = ENOUGH / deviation;
-            Box small = new Box(like.x() * share - 1, like.y() * share - 1, like.width() * share + 2, like.height() * share + 2);
-            Cells cells = new Cells(ENOUGH, Tile.over(small));
-            return Cells.larger(cells.blurredPixels(bent(Affine.scale(share, share).after(map), cells.pixels())), share, like,
-                    new int[] {0, 0});
-        }
-        if (deviation == 0) return bent(map, like.box());
-        Cells cells = new Cells(deviation, like);
-        return cells.blurredPixels(bent(map, cells.pixels()));
+        return Cells.seen(deviation, Tile.over(wanted), new int[] {0, 0}, (share, box) -> bent(Affine.scale(share, share).after(map), box));
     }
 
     /** From the output's pixels to the panel's frame. */

@@ -5,6 +5,7 @@ import java.util.Optional;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.sheet.Treated;
+import plainlantern.sheet.Veiled;
 import plainlantern.sheet.Warp;
 import plainlantern.treating.ColourMap;
 import plainlantern.treating.Patch;
@@ -42,16 +43,19 @@ public interface PictureSource {
      * @param wanted the part of the output that is wanted
      */
     default Tile onto(Treated what, int width, int height, Affine map, Box wanted) {
-        if (what.lens().isPresent()) return Lensing.onto(this, what, width, height, map, wanted);
-        if (what.warp().isPresent()) {
-            Affine toBox = Affine.scale(1.0 / width, 1.0 / height).after(map.inverse());
-            Tile tile = Perspective.onto(this, what.unveiled(), toBox, wanted);
-            what.veil().ifPresent(veil -> {
-                Affine toPicture = toBox.after(Affine.move(tile.x(), tile.y()));
-                Tile colours = veil.looks() ? Perspective.onto(this, what.toneless().unveiled(), toBox, wanted) : tile;
-                Veiling.wear(Veiling.left(veil, colours.patch(toPicture)), tile.patch(toPicture));
-            });
-            return tile;
+        if (what.lens().isPresent() || what.warp().isPresent()) {
+            Affine toShares = Affine.scale(1.0 / width, 1.0 / height).after(map.inverse());
+            if (what.veil().isPresent()) {
+                // A veil lies where the picture is seen, neither bent nor drawn in perspective.
+                Veiled veil = what.veil().get();
+                Tile tile = onto(what.unveiled(), width, height, map, wanted);
+                Tile own = veil.looks() ? onto(what.toneless().seen(Optional.empty()).unveiled(), width, height, map, wanted) : tile;
+                Affine toPicture = toShares.after(Affine.move(tile.x(), tile.y()));
+                Veiling.wear(Veiling.left(veil, own.patch(toPicture)), tile.patch(toPicture));
+                return tile;
+            }
+            return what.lens().isPresent() ? Lensing.onto(this, what, width, height, map, wanted)
+                    : Perspective.onto(this, what, toShares, wanted);
         }
         double share = Math.max(map.xScale(), map.yScale());
         BufferedImage image = what.tones().isEmpty() ? image(what.picture(), share) : deep(what.picture(), share);

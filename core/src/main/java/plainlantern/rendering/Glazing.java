@@ -30,10 +30,6 @@ import plainlantern.treating.Whole;
  * no blur fades out at the edges of a sheet.
  */
 public final class Glazing implements PictureSource {
-    /** A blur with a larger deviation than this, in pixels, is made of a smaller painting of what lies beneath, with the other one. */
-    private static final double COARSE = 48;
-    private static final double ENOUGH = 24;
-
     /** So many mm around a sheet without paper belong to it: more than any bleed. */
     private static final double AROUND = 50;
 
@@ -157,7 +153,7 @@ public final class Glazing implements PictureSource {
     static int reach(PaintedPicture layer, Affine toPixels) {
         double deviation = deviation(layer.treated().through().orElseThrow(), toPixels);
         int tone = Treating.reach(layer.treated(), layer.pixelsToSheet().inverse().after(toPixels.inverse()));
-        if (deviation > COARSE) return tone;
+        if (Cells.coarse(deviation)) return tone;
         Affine box = toPixels.after(layer.pixelsToSheet()).after(Affine.scale(layer.width(), layer.height()));
         int bent = bending(layer.treated().through().orElseThrow(), box, toPixels).map(b -> room(b, toPixels.inverse())).orElse(0);
         return tone + bent + (deviation == 0 ? 0 : Cells.room(deviation));
@@ -204,22 +200,11 @@ public final class Glazing implements PictureSource {
         Tile like = Tile.over(wanted.grown(reach));
         Optional<Bending> bending = bending(through, map.after(Affine.scale(width, height)), toPixels);
         double deviation = deviation(through, toPixels);
-        Tile tile;
         int[] by = shift(through, toPixels);
-        if (deviation > COARSE) {
-            double share = ENOUGH / deviation;
-            Box small = new Box((like.x() - by[0]) * share - 1, (like.y() - by[1]) * share - 1, like.width() * share + 2,
-                    like.height() * share + 2);
-            Cells cells = new Cells(ENOUGH, Tile.over(small));
-            Affine toSheet = toPixels.inverse().after(Affine.move(by[0], by[1])).after(Affine.scale(1 / share, 1 / share));
-            tile = Cells.larger(cells.blurredPixels(bent(bending, toSheet, cells.pixels(), box -> below.smaller(share, box))), share, like,
-                    by);
-        } else if (deviation > 0) {
-            Cells cells = new Cells(deviation, like);
-            tile = cells.blurredPixels(bent(bending, toPixels.inverse(), cells.pixels(), box -> moved(below, box, by)));
-        } else {
-            tile = bent(bending, toPixels.inverse(), like.box(), box -> moved(below, box, by));
-        }
+        Tile tile = Cells.seen(deviation, like, by, (share, box) -> share == 1
+                ? bent(bending, toPixels.inverse(), box, part -> moved(below, part, by))
+                : bent(bending, toPixels.inverse().after(Affine.move(by[0], by[1])).after(Affine.scale(1 / share, 1 / share)), box,
+                        part -> below.smaller(share, part)));
         Treating.treat(what, new Patch(tile.argb(), tile.width(), tile.height(), toPicture.after(Affine.move(tile.x(), tile.y()))), whole);
         return reach == 0 ? tile : tile.part(wanted);
     }

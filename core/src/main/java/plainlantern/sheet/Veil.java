@@ -52,6 +52,15 @@ public record Veil(Rests rests, @Typed.Switch boolean off, List<VeilPart> parts)
         return with(more);
     }
 
+    /** The same with one of its parts changed, or gone; refuses where that is not there. */
+    public Veil changing(int at, Function<VeilPart, Optional<VeilPart>> change) {
+        BadInput.unless(at >= 0 && at < parts.size(), "at", "That part of the veil is no longer there.");
+        List<VeilPart> next = new ArrayList<>(parts);
+        VeilPart was = next.remove(at);
+        change.apply(was).ifPresent(part -> next.add(at, part));
+        return with(next);
+    }
+
     public Veil changing(UnaryOperator<VeilPart> change) {
         return with(parts.stream().map(change).toList());
     }

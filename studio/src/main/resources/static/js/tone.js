@@ -32,8 +32,7 @@ const told = (text) => text.replace(/\s*(stops?|mired)\s*$/i, "");
 function setting(row, value) {
   const { tone, of } = row.dataset;
   if (of === "blur") return { kind: "blur", panels: sheet.selected, layer: sheet.layer, blur: value };
-  const kind = { look: "set-finish" }[of];
-  if (kind) return { kind, panels: sheet.selected, [tone]: value };
+  if (of === "look") return { kind: "set-finish", panels: sheet.selected, [tone]: value };
   return { kind: "set-tone", of: aim(), ...(of ? { part: of } : {}), [tone]: value };
 }
 

@@ -1,7 +1,7 @@
 // Veil: parts of pictures and glazes are hidden by a brush, a gradient, a colour, or where another panel lies. What is painted is seen at
 // once, in the mask on the board; the server's painting takes its place.
 import { sheet, group, panel, image, watch } from "./sheet.js";
-import { toSheet, view, length, place } from "./view.js";
+import { toSheet, length, place } from "./view.js";
 import { edit } from "./server.js";
 import { hold, release, tool } from "./tools.js";
 import { above, extra } from "./marks.js";

@@ -3,7 +3,6 @@ package plainlantern.editing.veiling;
 import com.fasterxml.jackson.annotation.JsonAnyGetter;
 import com.fasterxml.jackson.annotation.JsonAnySetter;
 import com.fasterxml.jackson.annotation.JsonTypeName;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -60,11 +59,7 @@ public record SetVeil(List<String> panels, @Typed.Layer int layer, Optional<Rest
     }
 
     private Veil changed(Veil veil, Sheet sheet) {
-        int part = at.getAsInt();
-        BadInput.unless(part >= 0 && part < veil.parts().size(), "at", "That part of the veil is no longer there.");
-        List<VeilPart> parts = new ArrayList<>(veil.parts());
-        parts.set(part, (VeilPart) Changes.onto((Record) parts.get(part), set, sheet));
-        return veil.with(parts);
+        return veil.changing(at.getAsInt(), part -> Optional.of((VeilPart) Changes.onto((Record) part, set, sheet)));
     }
 
     @Override

@@ -1,14 +1,12 @@
 package plainlantern.editing.veiling;
 
 import com.fasterxml.jackson.annotation.JsonTypeName;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
-import plainlantern.asking.BadInput;
 import plainlantern.asking.Typed;
 import plainlantern.editing.Titles;
 import plainlantern.sheet.Sheet;
-import plainlantern.sheet.VeilPart;
 
 /**
  * Takes veils away, or one part of them.
@@ -24,13 +22,8 @@ public record Unveil(List<String> panels, @Typed.Layer int layer, OptionalInt at
 
     @Override
     public Sheet apply(Sheet before) {
-        return VeilingEdit.veiling(before, panels, layer, (holder, veil) -> {
-            if (at.isEmpty()) return veil.with(List.of());
-            BadInput.unless(at.getAsInt() >= 0 && at.getAsInt() < veil.parts().size(), "at", "That part of the veil is no longer there.");
-            List<VeilPart> parts = new ArrayList<>(veil.parts());
-            parts.remove(at.getAsInt());
-            return veil.with(parts);
-        });
+        return VeilingEdit.veiling(before, panels, layer, (holder, veil) -> at.isEmpty() ? veil.with(List.of())
+                : veil.changing(at.getAsInt(), part -> Optional.empty()));
     }
 
     @Override

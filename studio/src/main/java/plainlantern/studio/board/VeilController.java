@@ -46,7 +46,8 @@ public class VeilController {
         for (Scene.Item item : scene.items()) for (PaintedPicture layer : item.pictures()) {
             if (layer.treated().veil().isEmpty() || !place.equals(item.element() + "-" + layer.at() + "-")) continue;
             boolean same = PictureAddress.name(item.element(), layer).equals(sha);
-            return OfNow.answer(same).contentType(MediaType.IMAGE_PNG).body(Encoder.png(paints.veil(member.id(), scene, layer, side), SCREEN));
+            return OfNow.answer(same).contentType(MediaType.IMAGE_PNG)
+                    .body(Encoder.png(paints.veil(member.id(), scene, layer, side), SCREEN));
         }
         throw new NotFound();
     }

@@ -37,11 +37,8 @@ public record VeilView(boolean glaze, boolean onPanel, boolean off, List<Part> p
     /** @param key as an edit calls it */
     public record Way(String key, String label, String title) {}
 
-    /**
-     * @param says what a title tells
-     * @param args what an edit of it says of it
-     */
-    public record Part(int at, String label, String says, boolean shows, String strength, String args) {}
+    /** @param args what an edit of it says of it */
+    public record Part(int at, String label, boolean shows, String strength, String args) {}
 
     public record Named(String id, String name) {}
 
@@ -63,10 +60,8 @@ public record VeilView(boolean glaze, boolean onPanel, boolean off, List<Part> p
     }
 
     private static Part part(Sheet sheet, VeilPart part, int at) {
-        String says = part instanceof VeilPart.Form form ? sheet.find(form.panel()).map(Element::name)
-                .orElse("The panel is no longer on the sheet") : part.label();
         String label = part instanceof VeilPart.Form form ? sheet.find(form.panel()).map(Element::name).orElse("A panel that is gone")
                 : part.label();
-        return new Part(at, label, says, part.shows(), Unit.percent(part.strength()), "{\"at\":" + at + "}");
+        return new Part(at, label, part.shows(), Unit.percent(part.strength()), "{\"at\":" + at + "}");
     }
 }
