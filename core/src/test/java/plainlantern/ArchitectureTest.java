@@ -20,7 +20,7 @@ import plainlantern.editing.reading.EditReader;
 class ArchitectureTest {
     private static final List<String> ORDER = List.of("asking", "geometry", "lettering", "outline", "pattern", "sheet",
             "fitting", "arranging",
-            "editing", "checking", "treating", "picture", "scene", "rendering", "incoming", "bundle");
+            "editing", "checking", "series", "treating", "picture", "scene", "rendering", "incoming", "bundle");
     /** The subjects of edits, likewise. */
     private static final List<String> SUBJECTS = List.of("dressing", "filling", "toning", "placing", "forms", "vistas", "mounting", "words",
             "glazing", "veiling", "sheet", "reading");

@@ -1,13 +1,10 @@
 package plainlantern.bundle;
 
-import java.io.BufferedOutputStream;
 import java.io.IOException;
-import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -20,10 +17,10 @@ import plainlantern.asking.BadInput;
 import plainlantern.asking.Choice;
 import plainlantern.asking.Lengths;
 import plainlantern.picture.DecodedPictures;
+import plainlantern.picture.PictureSource;
 import plainlantern.rendering.Delivery;
 import plainlantern.rendering.FileNames;
 import plainlantern.rendering.Format;
-import plainlantern.rendering.Progress;
 import plainlantern.rendering.RasterPainter;
 import plainlantern.scene.Extent;
 import plainlantern.scene.Page;
@@ -48,10 +45,14 @@ public final class RenderCommand {
               --names PATTERN    of files in an archive: {sheet}, {panel}, {n}
               --no-paper  --paper (a selection has none)  --bleed  --marks (PDF)
               --quality 1-100  --chroma by-quality|full|half  --at-most BYTES (JPEG)
-              --words text|outlines (PDF, SVG)  --linked (SVG)""";
+              --words text|outlines (PDF, SVG)  --linked (SVG)
+            A series: render TEMPLATE --series FOLDER --out FOLDER [options]; with --out FILE.pdf, a page for each sheet
+              --data FILE.csv    a line for each sheet; its columns fill captions, or name pictures
+              --order best|in-turn   which picture goes where on a sheet
+              --sheets PATTERN   what the sheets are called: {template}, {n} and the columns of the table""";
     private static final Set<String> SWITCHES = Set.of("no-paper", "paper", "bleed", "marks", "linked");
     private static final Set<String> VALUES = Set.of("out", "format", "ppi", "scale", "extent", "select", "names", "quality", "chroma",
-            "at-most", "words");
+            "at-most", "words", "series", "data", "order", "sheets");
 
     private RenderCommand() {}
 
@@ -86,14 +87,27 @@ public final class RenderCommand {
         List<Bundle> bundles = new ArrayList<>();
         try {
             for (Path file : files) bundles.add(Bundle.open(file));
-            deliver(bundles, options, Path.of(options.get("out")));
+            if (options.containsKey("series")) series(bundles, options, Path.of(options.get("out")));
+            else deliver(bundles, options, Path.of(options.get("out")));
         } finally {
             for (Bundle bundle : bundles) bundle.close();
         }
     }
 
+    private static void series(List<Bundle> bundles, Map<String, String> options, Path out) throws IOException {
+        BadInput.unless(bundles.size() == 1, "render", "A series has one template.");
+        Delivery delivery = delivery(options, bundles.get(0).sheet(), out, "jpeg");
+        Map<String, ColourMap> tables = new HashMap<>();
+        tables(bundles.get(0), tables);
+        new SeriesCommand(bundles.get(0), options, tables::get).run(delivery, out);
+    }
+
+    private static void tables(Bundle bundle, Map<String, ColourMap> to) throws IOException {
+        for (ColourTable table : Tones.tables(bundle.sheet())) to.put(table.id(), CubeFile.read(table.name(), bundle.table(table.id())));
+    }
+
     private static void deliver(List<Bundle> bundles, Map<String, String> options, Path out) throws IOException {
-        Delivery delivery = delivery(options, bundles.get(0).sheet(), out);
+        Delivery delivery = delivery(options, bundles.get(0).sheet(), out, "png");
         List<Page> pages = new ArrayList<>();
         Map<String, Bundle> homes = new HashMap<>();
         Map<String, ColourMap> tables = new HashMap<>();
@@ -101,25 +115,17 @@ public final class RenderCommand {
             pages.addAll(Pages.of(bundle.sheet(), delivery.extent(), selected(bundle.sheet(), options.getOrDefault("select", "")),
                     delivery.bleed()));
             bundle.sheet().shelf().forEach(picture -> homes.put(picture.id(), bundle));
-            for (ColourTable table : Tones.tables(bundle.sheet()))
-                tables.put(table.id(), CubeFile.read(table.name(), bundle.table(table.id())));
+            tables(bundle, tables);
         }
-        Path part = out.resolveSibling(out.getFileName() + ".part");
-        try (OutputStream to = new BufferedOutputStream(Files.newOutputStream(part))) {
-            delivery.write(pages, new DecodedPictures(id -> homes.get(id).original(id), tables::get), Progress.UNHEARD, to);
-        } catch (IOException | RuntimeException | Error e) {
-            Files.deleteIfExists(part);
-            throw e;
-        }
-        Files.move(part, out, StandardCopyOption.REPLACE_EXISTING);
-        System.out.println(out + ", " + Files.size(out) + " bytes");
+        PictureSource source = new DecodedPictures(id -> homes.get(id).original(id), tables::get);
+        SeriesCommand.write(delivery, pages, source, out);
     }
 
-    private static Delivery delivery(Map<String, String> options, Sheet sheet, Path out) {
+    private static Delivery delivery(Map<String, String> options, Sheet sheet, Path out, String unsaid) {
         String file = out.getFileName().toString();
         String extension = file.substring(file.lastIndexOf('.') + 1);
         String told = options.getOrDefault("format", Stream.of(Format.values()).filter(f -> f.extension().equalsIgnoreCase(extension))
-                .map(Format::name).findFirst().orElse("png"));
+                .map(Format::name).findFirst().orElse(unsaid));
         Delivery usual = Delivery.of(Format.of(told), sheet.ppi());
         Extent extent = options.containsKey("extent") ? chosen("extent", options.get("extent"), Extent.values()) : usual.extent();
         boolean paper = options.containsKey("paper") || !options.containsKey("no-paper") && extent != Extent.SELECTION;

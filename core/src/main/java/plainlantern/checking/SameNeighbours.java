@@ -8,6 +8,7 @@ import plainlantern.fitting.Neighbours;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.PictureLayer;
 import plainlantern.sheet.Source;
+import plainlantern.sheet.StandIn;
 
 /** The same picture in two panels side by side. */
 final class SameNeighbours implements Check {
@@ -34,6 +35,6 @@ final class SameNeighbours implements Check {
 
     /** The frontmost picture, where it is the panel's own. */
     private static Optional<Source.Own> own(Panel panel) {
-        return panel.picture(Typed.FRONTMOST).flatMap(PictureLayer::own);
+        return panel.picture(Typed.FRONTMOST).flatMap(PictureLayer::own).filter(own -> !StandIn.is(own.picture()));
     }
 }

@@ -31,6 +31,14 @@ public final class FileNames {
         return names;
     }
 
+    /** "dawn-ridge" for "shots/dawn-ridge.jpg", at most so many characters; {@code otherwise} where nothing is left. */
+    public static String bare(String fileName, String otherwise, int most) {
+        String file = fileName.substring(Math.max(fileName.lastIndexOf('/'), fileName.lastIndexOf('\\')) + 1);
+        String bare = file.replaceFirst("\\.[A-Za-z0-9]{1,5}$", "").strip();
+        String name = bare.isEmpty() ? otherwise : bare;
+        return name.length() > most ? name.substring(0, most) : name;
+    }
+
     /** A name without what some file system refuses. */
     public static String safe(String name) {
         String safe = name.substring(0, Math.min(name.length(), 4 * LONGEST)).replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]", "-").strip()

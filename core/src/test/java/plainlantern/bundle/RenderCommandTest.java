@@ -3,6 +3,8 @@ package plainlantern.bundle;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.File;
 import java.io.IOException;
 import java.io.InputStream;
@@ -10,15 +12,22 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import plainlantern.Painted;
+import plainlantern.Sheets;
 import plainlantern.asking.Unit;
+import plainlantern.series.Shipped;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.StandIn;
 
 /** The command as a process of its own: what it says, and with what it ends. */
 class RenderCommandTest {
@@ -82,5 +91,41 @@ class RenderCommandTest {
         assertThat(run("card.zip", "--out", "a.jpg", "--ppi", "4800", "--scale", "9000").said()).contains("pixels")
                 .doesNotContain("Exception");
         assertThat(folder.resolve("a.png")).doesNotExist();
+    }
+
+    /** Eleven pictures for three places: four sheets, called as the table says, the tenth picture after the ninth. */
+    @Test
+    void aSeriesIsAFileForEachLine() throws Exception {
+        Sheet template = Sheets.after(Shipped.find("press").orElseThrow().sheet(), "{'kind':'set-words','panels':['p4'],'layer':1,'text':"
+                + "'{title}'}", "{'kind':'set-up-sheet','ppi':'40'}");
+        Map<String, StandIn> files = Stream.of(StandIn.values()).collect(Collectors.toMap(s -> s.picture().id(), s -> s));
+        try (var out = Files.newOutputStream(folder.resolve("press.zip"))) {
+            BundleWriter.write(template, id -> new ByteArrayInputStream(files.get(id).bytes()), id -> Optional.empty(), out);
+        }
+        Files.createDirectory(folder.resolve("shots"));
+        for (int i = 1; i <= 11; i++) {
+            BufferedImage flat = new BufferedImage(80, 60, BufferedImage.TYPE_3BYTE_BGR);
+            for (int y = 0; y < 60; y++) for (int x = 0; x < 80; x++) flat.setRGB(x, y, i * 0x140A06);
+            Files.write(folder.resolve("shots/shot " + i + ".png"), Painted.encoded(flat, "png"));
+        }
+        Files.writeString(folder.resolve("cards.csv"), "title;place\nEbb;Bay\n\"Flood; noon\";Mill\nSlack;Hide\nDusk;Bay\n");
+        Ended good = run("press.zip", "--series", "shots", "--data", "cards.csv", "--order", "in-turn", "--sheets", "{n} {title}", "--format",
+                "png", "--out", "cards");
+        assertThat(good.code()).as(good.said()).isZero();
+        assertThat(good.said()).contains("The column “place” is not used.", "1 place got no picture.");
+        assertThat(folder.resolve("cards").toFile().list()).containsExactlyInAnyOrder("1 Ebb.png", "2 Flood; noon.png", "3 Slack.png",
+                "4 Dusk.png");
+        // The fourth sheet begins with the tenth picture: its first circle stands about 31 mm from the left.
+        int shown = ImageIO.read(folder.resolve("cards/4 Dusk.png").toFile()).getRGB(31 * 40 / 25, 26 * 40 / 25) & 0xFFFFFF;
+        assertThat(shown).isEqualTo(10 * 0x140A06);
+        assertThat(run("press.zip", "--series", "shots", "--data", "cards.csv", "--out", "cards.pdf").code()).isZero();
+        try (PDDocument read = Loader.loadPDF(folder.resolve("cards.pdf").toFile())) {
+            assertThat(read.getNumberOfPages()).isEqualTo(4);
+        }
+        Files.writeString(folder.resolve("cards.csv"), "title,picture 1\nEbb,shot 12\n");
+        Ended bad = run("press.zip", "--series", "shots", "--data", "cards.csv", "--out", "more");
+        assertThat(bad.code()).isEqualTo(2);
+        assertThat(bad.said().strip()).isEqualTo("Line 2: no picture is called “shot 12”.");
+        assertThat(folder.resolve("more")).doesNotExist();
     }
 }

@@ -64,7 +64,8 @@ public record ReplacePicture(List<String> panels, Optional<String> picture, Stri
         return there.own().isEmpty() ? panel : panel.changingLayer(at, layer -> replaced(sheet, panel, there, comes));
     }
 
-    static PictureLayer replaced(Sheet sheet, Holder panel, PictureLayer own, Picture comes) {
+    /** Another picture in the frame that the old one lay in. */
+    public static PictureLayer replaced(Sheet sheet, Holder panel, PictureLayer own, Picture comes) {
         Sitting sitting = Sitting.of(panel, comes, own.plane());
         Picture was = sheet.picture(sheet.pictureOf(own));
         Flat flat = own.flat();
