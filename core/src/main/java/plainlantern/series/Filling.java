@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import plainlantern.editing.filling.FillPanels;
 import plainlantern.editing.filling.ReplacePicture;
+import plainlantern.sheet.Blend;
 import plainlantern.sheet.Content;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Fit;
@@ -30,11 +31,13 @@ import plainlantern.sheet.Vista;
  * @param name     the sheet's
  * @param pictures by the {@link Place#key} of the place that each takes
  * @param values   what stands for each field of the captions
+ * @param names    of the pictures, by their ids
  */
-public record Filling(String name, Map<String, String> pictures, Map<String, String> values) {
+public record Filling(String name, Map<String, String> pictures, Map<String, String> values, Map<String, String> names) {
     public Filling {
         pictures = Map.copyOf(pictures);
         values = Map.copyOf(values);
+        names = Map.copyOf(names);
     }
 
     /**
@@ -102,6 +105,22 @@ public record Filling(String name, Map<String, String> pictures, Map<String, Str
         for (Holder holder : sheet.holders()) for (PictureLayer picture : holder.pictures()) used.add(sheet.pictureOf(picture));
         sheet.paper().pictured().map(Paper.Pictured::picture).ifPresent(used::add);
         return sheet.withShelf(sheet.shelf().stream().filter(picture -> used.contains(picture.id())).toList());
+    }
+
+    /**
+     * Pictures that most likely belong to a sheet's layout: those that are locked, that are blended with what is behind them, or that lie
+     * behind all.
+     */
+    public static Set<String> staying(Sheet sheet) {
+        Set<String> stay = new HashSet<>();
+        sheet.paper().pictured().map(Paper.Pictured::picture).ifPresent(stay::add);
+        for (Holder holder : sheet.holders()) {
+            for (PictureLayer picture : holder.pictures()) {
+                boolean blended = holder.finish().look().blend() != Blend.NORMAL || picture.look().blend() != Blend.NORMAL;
+                if (holder.locked() || blended) stay.add(sheet.pictureOf(picture));
+            }
+        }
+        return stay;
     }
 
     /**

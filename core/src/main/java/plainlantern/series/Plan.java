@@ -90,6 +90,8 @@ public record Plan(List<Filling> sheets, List<String> remarks) {
             asked(columns);
             List<Map<Place, Picture>> named = named(columns);
             if (!problems.isEmpty()) throw new BadInput("data", told());
+            for (String field : wanted()) BadInput.unless(table.isPresent() && table.get().has(field), "naming", table.isPresent()
+                    ? "No column of the table is called “" + field + "”." : "Without a table the names can only have {template} and {n}.");
             Set<Picture> taken = named.stream().flatMap(row -> row.values().stream()).collect(Collectors.toSet());
             List<Picture> free = pictures.stream().filter(picture -> !taken.contains(picture)).toList();
             List<Place> open = places.stream().filter(place -> !columns.containsKey(place)).toList();
@@ -106,10 +108,16 @@ public record Plan(List<Filling> sheets, List<String> remarks) {
                 dealt(open, next, filled);
                 int line = i;
                 Map<String, String> values = table.map(t -> t.rows().get(line).values()).orElse(Map.of());
-                sheets.add(new Filling(name(i, count, values), filled, values));
+                sheets.add(new Filling(name(i, count, values), filled, values, names(filled)));
             }
             left(free.size() - at, open.size());
             return new Plan(sheets, remarks);
+        }
+
+        private Map<String, String> names(Map<String, String> filled) {
+            Map<String, String> names = new HashMap<>();
+            for (Picture picture : pictures) if (filled.containsValue(picture.id())) names.put(picture.id(), picture.name());
+            return names;
         }
 
         private void left(int over, int open) {
@@ -134,22 +142,23 @@ public record Plan(List<Filling> sheets, List<String> remarks) {
             return columns;
         }
 
+        /** The columns that the names ask for. */
+        private Set<String> wanted() {
+            Set<String> wanted = new LinkedHashSet<>(Fields.in(naming));
+            wanted.removeAll(Set.of("template", "n"));
+            return wanted;
+        }
+
         /** What the captions and the names ask for must be there; what nobody asks for is said. */
         private void asked(Map<Place, String> columns) {
             Set<String> fields = new LinkedHashSet<>(Fields.in(template));
             if (table.isEmpty()) {
                 if (!fields.isEmpty()) remarks.add("The captions keep " + braced(fields) + ": a table says what stands there.");
-            }
-            Set<String> wanted = new LinkedHashSet<>(Fields.in(naming));
-            wanted.removeAll(Set.of("template", "n"));
-            if (table.isEmpty()) {
-                BadInput.unless(wanted.isEmpty(), "naming", "Without a table the names can only have {template} and {n}.");
                 return;
             }
+            Set<String> wanted = wanted();
             for (String field : fields) if (!table.get().has(field)) problems.add("Line 1: a caption asks for {" + field
                     + "}, but no column is called that.");
-            for (String field : wanted) BadInput.unless(table.get().has(field), "naming", "No column of the table is called “" + field
-                    + "”.");
             List<String> idle = table.get().columns().stream().filter(c -> !c.isEmpty() && !fields.contains(Fields.key(c))
                     && !wanted.contains(Fields.key(c)) && !columns.containsValue(Fields.key(c))).toList();
             if (!idle.isEmpty()) remarks.add((idle.size() == 1 ? "The column " : "The columns ") + idle.stream().map(c -> "“" + c + "”")

@@ -25,6 +25,7 @@ import plainlantern.editing.filling.FreshenPicture;
 import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.editing.placing.BringDrawing;
 import plainlantern.editing.reading.EditReader;
+import plainlantern.editing.sheet.FollowTemplate;
 import plainlantern.editing.sheet.ReturnTo;
 import plainlantern.fitting.PanelState;
 import plainlantern.geometry.Point;
@@ -100,6 +101,7 @@ class EveryEditTest {
         SAMPLES.put("several", "'name':'Mend','edits':[{'kind':'rename','panel':'p1','name':'Left'},{'kind':'cover-again',"
                 + "'panels':['p2']}]");
         SAMPLES.put("return-to", "'name':'Before the cut','kept':" + SheetJson.write(Sheet.empty("Kept", Unit.MM, 90, 60, 200)));
+        SAMPLES.put("follow-template", "'followed':" + SheetJson.write(Sheet.empty("Followed", Unit.MM, 90, 60, 200)));
         SAMPLES.put("clear-finish", "'panels':['p1']");
         SAMPLES.put("copy-finish", "'from':'p1','to':'all','parts':['rim']");
         SAMPLES.put("copy-content", "'from':'p1','panels':['p2','p3'],'anew':true");
@@ -196,6 +198,7 @@ class EveryEditTest {
             case "bring-drawing" -> new BringDrawing(List.of(Panel.empty("p1", "Brought", Rectangle.SHARP,
                     Seat.upright(new Point(40, 30), 20, 10))), List.of(), "Brought 1 panel.");
             case "return-to" -> new ReturnTo("Before the cut", Sheet.empty("Kept", Unit.MM, 90, 60, 200));
+            case "follow-template" -> new FollowTemplate(Sheet.empty("Followed", Unit.MM, 90, 60, 200));
             default -> EditReader.read(json(kind), sheet);
         };
     }
@@ -204,7 +207,7 @@ class EveryEditTest {
     void everyKindHasASample() {
         Set<String> kinds = new TreeSet<>(EditReader.kinds().map(c -> c.getAnnotation(JsonTypeName.class).value()).toList());
         assertThat(kinds).isEqualTo(new TreeSet<>(SAMPLES.keySet()));
-        for (String ours : List.of("shelve", "return-to", "bring-drawing")) {
+        for (String ours : List.of("shelve", "return-to", "follow-template", "bring-drawing")) {
             assertThatThrownBy(() -> EditReader.read(json(ours), Sheet.empty("s", Unit.MM, 9, 9, 300))).isInstanceOf(BadInput.class);
         }
     }

@@ -23,7 +23,7 @@ class FollowingTest {
     private static final Picture FLOOD = new Picture("2".repeat(64), "Flood", 3000, 4000);
     private static final Map<String, Picture> KNOWN = Map.of(EBB.id(), EBB, FLOOD.id(), FLOOD, Sheets.DAWN.id(), Sheets.DAWN);
     private static final Filling FILLING = new Filling("Card 1", Map.of("p1", EBB.id(), "p2", FLOOD.id(), "p3", EBB.id()),
-            Map.of("title", "Low water"));
+            Map.of("title", "Low water"), Map.of());
     private static final Sheet TEMPLATE = Filling.template(Sheets.after(Sheet.empty("Card", Unit.MM, 300, 120, 300)
             .withShelf(List.of(Sheets.DAWN)),
             "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':1,'columns':3,'gapAcross':5,'gapDown':0},"

@@ -65,9 +65,11 @@ class PlanTest {
         List<Picture> pictures = pictures(5);
         Plan plan = Plan.of(TEMPLATE, pictures, table("title;WHERE;Wide;colour\nEbb;Bay;SHOT-4.JPG;red\nFlood;\"Mill; wheel\";shot-2;blue\n"),
                 Plan.Order.BEST, "{title} card");
-        assertThat(plan.sheets()).containsExactly(
-                new Filling("Ebb card", Map.of("p1", pictures.get(3).id(), "p2", pictures.get(0).id()), plan.sheets().get(0).values()),
-                new Filling("Flood card", Map.of("p1", pictures.get(1).id(), "p2", pictures.get(2).id()), plan.sheets().get(1).values()));
+        assertThat(plan.sheets()).extracting(Filling::name).containsExactly("Ebb card", "Flood card");
+        assertThat(plan.sheets()).extracting(Filling::pictures).containsExactly(
+                Map.of("p1", pictures.get(3).id(), "p2", pictures.get(0).id()), Map.of("p1", pictures.get(1).id(), "p2",
+                pictures.get(2).id()));
+        assertThat(plan.sheets().get(1).names()).containsValues("shot-2", "shot-3");
         assertThat(plan.remarks()).containsExactly("The column “colour” is not used.", "1 picture was left over.");
         Sheet second = plan.sheets().get(1).on(TEMPLATE, known(pictures));
         assertThat(second.name()).isEqualTo("Flood card");
@@ -119,7 +121,7 @@ class PlanTest {
         Map<String, String> wanted = new HashMap<>();
         List<Picture> pictures = pictures(places.size());
         for (int i = 0; i < places.size(); i++) wanted.put(places.get(i).key(), pictures.get(i).id());
-        Sheet made = new Filling("Made", wanted, Map.of()).on(template, known(pictures));
+        Sheet made = new Filling("Made", wanted, Map.of(), Map.of()).on(template, known(pictures));
         for (Place was : places) {
             Place is = Place.every(made).stream().filter(p -> p.key().equals(was.key())).findFirst().orElseThrow();
             assertThat(is.picture(made)).hasValue(wanted.get(was.key()));

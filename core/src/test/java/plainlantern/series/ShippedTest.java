@@ -33,7 +33,8 @@ class ShippedTest {
         Picture ebb = new Picture("1".repeat(64), "Ebb", 9000, 6000);
         for (Shipped shipped : Shipped.all()) {
             Set<String> keys = new HashSet<>(Place.of(shipped.sheet()).stream().map(Place::key).toList());
-            Filling filling = new Filling("Ebb", keys.stream().collect(java.util.stream.Collectors.toMap(k -> k, k -> ebb.id())), Map.of());
+            Filling filling = new Filling("Ebb", keys.stream().collect(java.util.stream.Collectors.toMap(k -> k, k -> ebb.id())), Map.of(),
+                    Map.of());
             assertThat(filling.on(shipped.sheet(), Map.of(ebb.id(), ebb)).shelf()).isEqualTo(List.of(ebb));
         }
     }

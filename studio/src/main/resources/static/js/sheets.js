@@ -70,14 +70,19 @@ Alpine.data("newSheet", () => ({
 
 /** Cards whose thumbnail is still being drawn are asked after, less and less often. */
 let pause = 300;
+const MOST_ASKED = 48;
 async function wait() {
-  const waiting = [...document.querySelectorAll("[data-waits]")];
+  const waiting = [...document.querySelectorAll("[data-waits]")].slice(0, MOST_ASKED);
   if (waiting.length) {
     try {
       const response = await fetch("/thumbnails", { method: "POST", headers: { "X-CSRF-TOKEN": csrf, Accept: "application/json" },
         body: new URLSearchParams(waiting.map((node) => ["of", node.dataset.waits])) });
-      for (const { id, version, damaged } of await response.json())
+      for (const { id, version, damaged, found, weight } of await response.json()) {
         show(waiting.find((node) => node.dataset.waits === id), version, damaged);
+        const says = document.querySelector(`[data-of="${id}"]`);
+        if (says) says.dataset.found = weight;
+        if (says) says.textContent = found;
+      }
     } catch {
       // Asked again below.
     }

@@ -16,6 +16,7 @@ import plainlantern.editing.glazing.GlazingEdit;
 import plainlantern.editing.mounting.MountingEdit;
 import plainlantern.editing.placing.BringDrawing;
 import plainlantern.editing.placing.PlacingEdit;
+import plainlantern.editing.sheet.FollowTemplate;
 import plainlantern.editing.sheet.ReturnTo;
 import plainlantern.editing.sheet.SheetEdit;
 import plainlantern.editing.toning.ToningEdit;
@@ -36,6 +37,7 @@ public final class EditReader {
             VeilingEdit.class);
     /** Only the program makes these: imports vouch for the pictures, and a version is one that was kept. */
     private static final List<Class<? extends Edit>> OURS = List.of(ShelvePictures.class, FreshenPicture.class, ReturnTo.class,
+            FollowTemplate.class,
             BringDrawing.class);
     private static final JsonMapper MAPPER = SheetJson.MAPPER.rebuild()
             // Numbers that no one reads as numbers stay what was sent.

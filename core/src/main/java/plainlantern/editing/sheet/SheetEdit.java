@@ -4,5 +4,5 @@ import plainlantern.editing.Edit;
 
 /** The sheet itself: its name, size, paper, guides and limits. */
 public sealed interface SheetEdit extends Edit permits
-        RenameSheet, ReturnTo, SetGuides, SetLimits, SetPaper, SetUpSheet {
+        FollowTemplate, RenameSheet, ReturnTo, SetGuides, SetLimits, SetPaper, SetUpSheet {
 }

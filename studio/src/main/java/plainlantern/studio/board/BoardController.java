@@ -28,6 +28,7 @@ import plainlantern.sheet.SheetSize;
 import plainlantern.studio.account.Member;
 import plainlantern.studio.nested.Freshness;
 import plainlantern.studio.nested.NestedSheets;
+import plainlantern.studio.series.SeriesStore;
 import plainlantern.studio.sheets.Change;
 import plainlantern.studio.sheets.Opened;
 import plainlantern.studio.sheets.Sheets;
@@ -48,15 +49,17 @@ public class BoardController {
     private final Answers answers;
     private final NestedSheets nested;
     private final Freshness freshness;
+    private final SeriesStore series;
 
     BoardController(Sheets sheets, Pictures pictures, Typefaces typefaces, Answers answers, NestedSheets nested,
-            Freshness freshness) {
+            Freshness freshness, SeriesStore series) {
         this.sheets = sheets;
         this.pictures = pictures;
         this.typefaces = typefaces;
         this.answers = answers;
         this.nested = nested;
         this.freshness = freshness;
+        this.series = series;
     }
 
     /**
@@ -84,6 +87,7 @@ public class BoardController {
         model.addAttribute("opened", opened);
         model.addAttribute("sheet", sheet);
         model.addAttribute("member", member);
+        model.addAttribute("around", series.around(id).orElse(null));
         model.addAttribute("size", SheetSize.describe(sheet));
         model.addAttribute("kept", Answers.kept(opened));
         List<BoardPainter> drawn = sheet.elements().stream().map(e -> BoardPainter.of(sheet, e)).toList();

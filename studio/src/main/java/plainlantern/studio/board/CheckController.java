@@ -2,8 +2,6 @@ package plainlantern.studio.board;
 
 import java.awt.image.BufferedImage;
 import java.time.Duration;
-import java.util.HashMap;
-import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
@@ -18,27 +16,17 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import plainlantern.asking.BadInput;
 import plainlantern.asking.Unit;
-import plainlantern.checking.Legibility;
 import plainlantern.checking.Report;
-import plainlantern.checking.Told;
 import plainlantern.checking.Weight;
 import plainlantern.picture.Encoder;
-import plainlantern.fitting.Shown;
-import plainlantern.fitting.Vistas;
-import plainlantern.rendering.Contrast;
-import plainlantern.rendering.Hiding;
 import plainlantern.scene.Scene;
-import plainlantern.sheet.Element;
-import plainlantern.sheet.Holder;
-import plainlantern.sheet.PictureLayer;
 import plainlantern.sheet.Sheet;
-import plainlantern.sheet.Treated;
 import plainlantern.studio.account.Member;
 import plainlantern.studio.sheets.KeepStore;
 import plainlantern.studio.sheets.Opened;
 import plainlantern.studio.sheets.Sheets;
 import plainlantern.studio.shelf.Paints;
-import plainlantern.studio.shelf.Pictures;
+import plainlantern.studio.shelf.Telling;
 
 /** The Check stage: the faults of a sheet, and the delivery's own pixels. */
 @Controller
@@ -49,13 +37,13 @@ public class CheckController {
     private final Sheets sheets;
     private final KeepStore keeps;
     private final Paints paints;
-    private final Pictures pictures;
+    private final Telling telling;
 
-    CheckController(Sheets sheets, KeepStore keeps, Paints paints, Pictures pictures) {
+    CheckController(Sheets sheets, KeepStore keeps, Paints paints, Telling telling) {
         this.sheets = sheets;
         this.keeps = keeps;
         this.paints = paints;
-        this.pictures = pictures;
+        this.telling = telling;
     }
 
     /** How many there are, for the trail. */
@@ -65,7 +53,7 @@ public class CheckController {
     @ResponseBody
     Counts counts(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
         Opened opened = sheets.open(id, member.id());
-        Report report = Report.found(opened.sheet(), read(opened.sheet(), member));
+        Report report = Report.found(opened.sheet(), telling.of(member.id(), opened.sheet()));
         return new Counts(opened.version(), report.count(Weight.FAULT), report.count(Weight.WARNING));
     }
 
@@ -73,26 +61,8 @@ public class CheckController {
     @GetMapping("/check")
     String check(@AuthenticationPrincipal Member member, @PathVariable UUID id, Model model) {
         Sheet sheet = sheets.open(id, member.id()).sheet();
-        model.addAttribute("check", CheckView.of(Report.of(sheet, read(sheet, member))));
+        model.addAttribute("check", CheckView.of(Report.of(sheet, telling.of(member.id(), sheet))));
         return "board/faults :: faults";
-    }
-
-    /** How well the words of captions can be read, what tones cut off, what veils hide. */
-    private Told read(Sheet sheet, Member member) {
-        Map<String, Legibility> words = new HashMap<>();
-        for (Element element : sheet.elements()) {
-            element.caption().filter(caption -> !caption.hidden()).flatMap(caption ->
-                    paints.look(member.id(), previews -> Contrast.of(sheet, caption, previews)))
-                            .ifPresent(reading -> words.put(element.id(), reading));
-        }
-        Map<Treated, Told.Lost> lost = new HashMap<>();
-        if (sheet.limits().clipped() == 0) return new Told(words, lost, Hiding.of(sheet));
-        for (Holder holder : sheet.holders()) for (PictureLayer layer : holder.pictures()) {
-            Shown shown = Vistas.shown(sheet, holder, layer);
-            Treated seen = Treated.anywhere(shown.picture().id(), shown.treatment());
-            if (!seen.tones().isEmpty()) lost.computeIfAbsent(seen, any -> pictures.lost(member.id(), seen));
-        }
-        return new Told(words, lost, Hiding.of(sheet));
     }
 
     /**

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -35,7 +34,6 @@ import plainlantern.studio.web.NotFound;
 /** The Deliver stage: sizes before anything is made, orders, what became of them, and settings under names. */
 @Controller
 public class DeliverController {
-    private static final int SHOWN = 20;
     private static final int MOST_SHEETS = 50;
     private static final int MOST_SETS = 60;
 
@@ -46,10 +44,11 @@ public class DeliverController {
     private final DeliveryJobs jobs;
     private final SetStore sets;
     private final Downloads downloads;
+    private final HandOver handOver;
     private final Estimate estimate = new Estimate();
 
     DeliverController(Sheets sheets, SheetStore rows, Paints paints, DeliveryStore store, DeliveryJobs jobs, SetStore sets,
-            Downloads downloads) {
+            Downloads downloads, HandOver handOver) {
         this.sheets = sheets;
         this.rows = rows;
         this.paints = paints;
@@ -57,6 +56,7 @@ public class DeliverController {
         this.jobs = jobs;
         this.sets = sets;
         this.downloads = downloads;
+        this.handOver = handOver;
     }
 
     /** How large a delivery would be, in words. */
@@ -107,13 +107,13 @@ public class DeliverController {
         List<UUID> more = form.more() == null || delivery.extent() != Extent.SHEET ? List.of() : form.more();
         BadInput.unless(more.size() < MOST_SHEETS, "more", "At most " + MOST_SHEETS + " sheets can be made together.");
         for (UUID other : more) all.add(sheets.open(other, member.id()).sheet());
-        return new DeliveryOrder(member.id(), id, all, form.chosen(), delivery);
+        return new DeliveryOrder(member.id(), id, all, form.chosen(), delivery, Optional.empty());
     }
 
     @GetMapping("/sheets/{id}/deliveries")
     String deliveries(@AuthenticationPrincipal Member member, @PathVariable UUID id, Model model) {
         sheets.version(id, member.id());
-        model.addAttribute("deliveries", store.list(member.id(), id, SHOWN));
+        model.addAttribute("deliveries", store.list(member.id(), List.of(id), HandOver.SHOWN));
         return "deliver/deliveries :: list";
     }
 
@@ -133,7 +133,7 @@ public class DeliverController {
     }
 
     private List<SetRow> all(Member member) {
-        return Stream.concat(SetRow.USUAL.stream(), sets.list(member.id()).stream()).toList();
+        return handOver.settings(member.id());
     }
 
     @PostMapping("/delivery-sets")

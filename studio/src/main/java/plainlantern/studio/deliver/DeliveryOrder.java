@@ -2,6 +2,7 @@ package plainlantern.studio.deliver;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import plainlantern.rendering.Delivery;
 import plainlantern.rendering.FileNames;
@@ -16,8 +17,10 @@ import plainlantern.sheet.Sheet;
  * @param home     the sheet that it was asked for at
  * @param sheets   as they are delivered, that one first
  * @param selected the elements of the first sheet that were selected
+ * @param called   what its file is called, where that is not the sheet's name
  */
-record DeliveryOrder(UUID account, UUID home, List<Sheet> sheets, List<String> selected, Delivery delivery) {
+record DeliveryOrder(UUID account, UUID home, List<Sheet> sheets, List<String> selected, Delivery delivery,
+        Optional<String> called) {
     List<Page> pages() {
         List<Page> pages = new ArrayList<>();
         for (Sheet sheet : sheets) pages.addAll(Pages.of(sheet, delivery.extent(), selected, delivery.bleed()));
@@ -30,6 +33,7 @@ record DeliveryOrder(UUID account, UUID home, List<Sheet> sheets, List<String> s
             return FileNames.of(delivery.names(), pages).get(0) + "." + delivery.extension(1);
         String name = delivery.extent() == Extent.SELECTION ? first.name() + " " + pages.get(0).name() : delivery.extent().apart()
                 ? first.name() + " panels" : first.name();
+        if (called.isPresent()) return FileNames.safe(called.get()) + "." + delivery.extension(pages.size());
         return FileNames.safe(sheets.size() == 1 ? name : name + " and " + (sheets.size() - 1) + " more") + "."
                 + delivery.extension(pages.size());
     }

@@ -6,6 +6,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -44,11 +45,11 @@ class DeliveryStore {
         return id;
     }
 
-    /** The latest deliveries of a sheet, last one first. */
-    List<DeliveryRow> list(UUID account, UUID sheet, int most) {
-        return db.sql("select " + ROW + " from delivery where account_id = :account and sheet_id = :sheet order by made_at desc, id "
-                + "limit :most")
-                .param("account", account).param("sheet", sheet).param("most", most).query(DeliveryStore::row).list();
+    /** The latest deliveries asked for at any of those sheets, last one first. */
+    List<DeliveryRow> list(UUID account, Collection<UUID> sheets, int most) {
+        return sheets.isEmpty() ? List.of() : db.sql("select " + ROW + """
+                 from delivery where account_id = :account and sheet_id in (:sheets) order by made_at desc, id limit :most
+                """).param("account", account).param("sheets", sheets).param("most", most).query(DeliveryStore::row).list();
     }
 
     Optional<DeliveryRow> find(UUID account, UUID id) {
@@ -82,7 +83,7 @@ class DeliveryStore {
             for (JsonNode sheet : SheetJson.MAPPER.readTree(row.getString("documents"))) sheets.add(SheetJson.of(sheet));
             return new DeliveryOrder(row.getObject("account_id", UUID.class), row.getObject("sheet_id", UUID.class), sheets,
                     List.of((String[]) row.getArray("selected").getArray()),
-                    SheetJson.MAPPER.readValue(row.getString("settings"), Delivery.class));
+                    SheetJson.MAPPER.readValue(row.getString("settings"), Delivery.class), Optional.empty());
         }).single();
     }
 

@@ -47,9 +47,14 @@ public class Quotas {
 
     /** Room for one sheet more, its first step of so many bytes. */
     public void sheet(UUID account, long bytes) {
+        sheets(account, 1, bytes);
+    }
+
+    /** Room for so many sheets more, their first steps of so many bytes together. */
+    public void sheets(UUID account, int more, long bytes) {
         Usage used = usage(account);
-        BadInput.unless(used.sheets() < quota.sheets(), "sheets", "You have " + used.sheets()
-                + " sheets, the most an account holds." + MAKE_ROOM);
+        BadInput.unless(used.sheets() + more <= quota.sheets(), "sheets", "You have " + used.sheets() + " sheets, " + (more == 1
+                ? "the most an account holds." : "and an account holds " + quota.sheets() + ": " + more + " more do not fit.") + MAKE_ROOM);
         history(used.history(), bytes);
     }
 

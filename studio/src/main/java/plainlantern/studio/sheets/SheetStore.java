@@ -24,7 +24,7 @@ public class SheetStore {
             where s.id = :id and s.account_id = :account and s.deleted_at is null
             """;
     private static final String CARD = """
-            select s.id, s.name, s.size, s.panels, s.version, s.damaged, coalesce(t.version = s.version, false) as drawn,
+            select s.id, s.name, s.size, s.panels, s.version, s.damaged, coalesce(t.version = s.version, false) as drawn, t.faults, t.warnings,
                 s.deleted_at as away_at
             from sheet s left join thumbnail t on t.sheet_id = s.id
             """;
@@ -40,7 +40,7 @@ public class SheetStore {
 
     /** The account's sheets that were changed last, without those put away. */
     public List<Named> latest(UUID account, int most) {
-        return db.sql("select id, name from sheet where account_id = :account and deleted_at is null order by changed_at desc limit :most")
+        return db.sql("select id, name from sheet where account_id = :account and deleted_at is null and kind = 'sheet' order by changed_at desc limit :most")
                 .param("account", account).param("most", most).query(Named.class).list();
     }
 
@@ -62,7 +62,7 @@ public class SheetStore {
     }
 
     private static String where(Listing listing) {
-        return "where s.account_id = :account and s.deleted_at is " + (listing.away() ? "not null" : "null")
+        return "where s.account_id = :account and s.deleted_at is " + (listing.away() ? "not null" : "null and s.kind = 'sheet'")
                 + " and (:find = '' or position(lower(:find) in lower(s.name)) > 0)";
     }
 
@@ -113,9 +113,11 @@ public class SheetStore {
         return new Standing(row(row), row.getString("title"), row.getBoolean("before"), row.getString("next"));
     }
 
-    void add(UUID id, UUID account, Facts facts) {
-        db.sql("insert into sheet (id, account_id, name, size, panels, head, version) values (:id, :account, :name, :size, :panels, 0, 1)")
-                .param("id", id).param("account", account).param("name", facts.name()).param("size", facts.size())
+    void add(UUID id, UUID account, Facts facts, SheetKind kind) {
+        db.sql("""
+                insert into sheet (id, account_id, name, size, panels, head, version, kind)
+                values (:id, :account, :name, :size, :panels, 0, 1, :kind)
+                """).param("kind", kind.label()).param("id", id).param("account", account).param("name", facts.name()).param("size", facts.size())
                         .param("panels", facts.panels()).update();
     }
 
@@ -155,6 +157,25 @@ public class SheetStore {
     boolean remove(UUID id, UUID account) {
         return db.sql("delete from sheet where id = :id and account_id = :account and deleted_at is not null").param("id", id)
                 .param("account", account).update() == 1;
+    }
+
+    /** The account's templates, the last one first. */
+    List<Card> templates(UUID account, int most) {
+        return db.sql(CARD + """
+                where s.account_id = :account and s.kind = 'template' and s.deleted_at is null order by s.made_at desc, s.id limit :most
+                """).param("account", account).param("most", most).query(Card.class).list();
+    }
+
+    /** Puts sheets of a series away, which stand by themselves from then on. */
+    void release(UUID account, Collection<UUID> ids) {
+        if (!ids.isEmpty()) db.sql("""
+                update sheet set kind = 'sheet', deleted_at = coalesce(deleted_at, now()) where account_id = :account and id in (:ids)
+                """).param("account", account).param("ids", ids).update();
+    }
+
+    /** Whether it is a sheet of a series. */
+    boolean inSeries(UUID id) {
+        return db.sql("select count(*) from sheet where id = :id and kind = 'series'").param("id", id).query(Integer.class).single() == 1;
     }
 
     Optional<UUID> owner(UUID id) {

@@ -1,12 +1,16 @@
 package plainlantern.studio.sheets;
 
 import java.time.Duration;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.locks.Lock;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import org.slf4j.Logger;
@@ -61,15 +65,44 @@ public class Sheets {
 
     /** Stores a new sheet and returns its id; throws {@link BadInput} where the account has no room for it. */
     public UUID add(UUID account, Sheet sheet, String title) {
-        UUID id = UUID.randomUUID();
-        Document document = Document.of(sheet);
-        quotas.sheet(account, document.bytes());
+        return addAll(account, List.of(sheet), title, SheetKind.SHEET, added -> true).get(0);
+    }
+
+    /**
+     * Stores new sheets, all or none of them, and returns their ids; throws {@link BadInput} where the account has no room for them.
+     *
+     * @param with is done in the same transaction, given the ids; where it says false, none is stored
+     */
+    public List<UUID> addAll(UUID account, List<Sheet> all, String title, SheetKind kind, Predicate<List<UUID>> with) {
+        List<Document> documents = all.stream().map(Document::of).toList();
+        quotas.sheets(account, all.size(), documents.stream().mapToLong(Document::bytes).sum());
+        List<UUID> ids = all.stream().map(sheet -> UUID.randomUUID()).toList();
         transaction.executeWithoutResult(status -> {
-            sheets.add(id, account, Facts.of(sheet));
-            sheets.weigh(id, revisions.put(id, 0, title, document, KEPT));
-            shelved.add(id, account, document.pictures());
+            for (int i = 0; i < ids.size(); i++) {
+                sheets.add(ids.get(i), account, Facts.of(all.get(i)), kind);
+                sheets.weigh(ids.get(i), revisions.put(ids.get(i), 0, title, documents.get(i), KEPT));
+                shelved.add(ids.get(i), account, documents.get(i).pictures());
+            }
+            if (!with.test(ids)) status.setRollbackOnly();
         });
-        return id;
+        return ids;
+    }
+
+    /** The account's templates. */
+    public List<Card> templates(UUID account, int most) {
+        return sheets.templates(account, most).stream().map(card -> known(card, account)).toList();
+    }
+
+    /** The cards of those sheets that are there, in that order. */
+    public List<Card> cards(UUID account, List<UUID> ids) {
+        Map<UUID, Card> byId = new HashMap<>();
+        for (Card card : sheets.cards(account, ids)) if (card.awayAt() == null) byId.put(card.id(), card);
+        return ids.stream().map(byId::get).filter(Objects::nonNull).toList();
+    }
+
+    /** Puts sheets of a series away, each of which stands by itself from then on. */
+    public void release(UUID account, List<UUID> ids) {
+        sheets.release(account, ids);
     }
 
     /** Throws {@link NotFound} where the account has no such sheet, {@link Damaged} where it cannot be read. */

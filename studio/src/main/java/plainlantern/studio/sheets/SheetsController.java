@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import plainlantern.asking.BadInput;
 import plainlantern.editing.sheet.RenameSheet;
+import plainlantern.series.Shipped;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetSize;
 import plainlantern.studio.account.Member;
@@ -26,14 +27,18 @@ import plainlantern.studio.web.NotFound;
 /** "My sheets": the cards, and what can be done to a sheet as a whole. */
 @Controller
 public class SheetsController {
+    private static final int MOST_TEMPLATES = 60;
+
     private final Sheets sheets;
     private final Thumbnails thumbnails;
     private final ShortJobs jobs;
+    private final List<Aside> asides;
 
-    SheetsController(Sheets sheets, Thumbnails thumbnails, ShortJobs jobs) {
+    SheetsController(Sheets sheets, Thumbnails thumbnails, ShortJobs jobs, List<Aside> asides) {
         this.sheets = sheets;
         this.thumbnails = thumbnails;
         this.jobs = jobs;
+        this.asides = asides;
     }
 
     @GetMapping("/sheets")
@@ -55,6 +60,11 @@ public class SheetsController {
         model.addAttribute("welcome", welcome != null);
         model.addAttribute("member", member);
         model.addAttribute("sizes", SheetSize.values());
+        model.addAttribute("shipped", Shipped.all());
+        List<Card> templates = sheets.templates(member.id(), MOST_TEMPLATES);
+        for (Card card : templates) draw(card);
+        model.addAttribute("templates", templates);
+        for (Aside aside : asides) aside.show(member, model);
         return "sheets/list";
     }
 
@@ -138,19 +148,19 @@ public class SheetsController {
     @GetMapping("/sheets/{id}/thumbnail")
     ResponseEntity<byte[]> thumbnail(@AuthenticationPrincipal Member member, @PathVariable UUID id,
             @RequestParam(defaultValue = "0") long v) {
-        byte[] png = thumbnails.find(id, member.id(), v).orElseThrow(NotFound::new);
-        return ResponseEntity.ok().contentType(MediaType.IMAGE_PNG)
-                .cacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable()).body(png);
+        byte[] image = thumbnails.find(id, member.id(), v).orElseThrow(NotFound::new);
+        return ResponseEntity.ok().contentType(image[0] == (byte) 0xFF ? MediaType.IMAGE_JPEG : MediaType.IMAGE_PNG)
+                .cacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable()).body(image);
     }
 
     /** A thumbnail that there is now. */
-    record Drawn(UUID id, long version, boolean damaged) {}
+    record Drawn(UUID id, long version, boolean damaged, String found, String weight) {}
 
     /** Those of the sheets that have been drawn, for a page that waits for them. */
     @PostMapping("/thumbnails")
     @ResponseBody
     List<Drawn> drawn(@AuthenticationPrincipal Member member, @RequestParam List<UUID> of) {
         BadInput.unless(of.size() <= 2 * Listing.PAGE, "of", "That are too many at once.");
-        return thumbnails.drawn(member.id(), of).stream().map(card -> new Drawn(card.id(), card.version(), card.damaged())).toList();
+        return thumbnails.drawn(member.id(), of).stream().map(card -> new Drawn(card.id(), card.version(), card.damaged(), card.found(), card.weight())).toList();
     }
 }

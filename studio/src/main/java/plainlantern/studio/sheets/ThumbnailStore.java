@@ -28,12 +28,17 @@ class ThumbnailStore {
                 .param("version", version).query(Integer.class).single() == 1;
     }
 
+    /** How many faults and warnings there are. */
+    record Found(int faults, int warnings) {}
+
     /** @param png null where that version cannot be painted */
-    void put(UUID sheet, long version, byte[] png) {
+    void put(UUID sheet, long version, byte[] png, Optional<Found> found) {
         db.sql("""
-                insert into thumbnail (sheet_id, version, png) values (:sheet, :version, :png)
-                on conflict (sheet_id) do update set version = excluded.version, png = excluded.png
+                insert into thumbnail (sheet_id, version, png, faults, warnings) values (:sheet, :version, :png, :faults, :warnings)
+                on conflict (sheet_id) do update set version = excluded.version, png = excluded.png, faults = excluded.faults,
+                    warnings = excluded.warnings
                 where thumbnail.version < excluded.version
-                """).param("sheet", sheet).param("version", version).param("png", png, java.sql.Types.BINARY).update();
+                """).param("sheet", sheet).param("version", version).param("png", png, java.sql.Types.BINARY)
+                .param("faults", found.map(Found::faults).orElse(null)).param("warnings", found.map(Found::warnings).orElse(null)).update();
     }
 }

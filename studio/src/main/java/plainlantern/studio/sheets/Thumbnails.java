@@ -1,36 +1,45 @@
 package plainlantern.studio.sheets;
 
+import java.awt.image.BufferedImage;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
+import plainlantern.checking.Report;
+import plainlantern.checking.Weight;
 import plainlantern.picture.Encoder;
 import plainlantern.scene.Scene;
 import plainlantern.studio.jobs.ShortJob;
 import plainlantern.studio.shelf.Paints;
+import plainlantern.studio.shelf.Telling;
 import plainlantern.studio.web.Busy;
 import plainlantern.studio.web.NotFound;
 
 /** Paints the sheets of My sheets small, in the background, once for each version that is looked at. */
 @Component
-class Thumbnails implements ShortJob {
-    static final String NAME = "thumbnail";
+public class Thumbnails implements ShortJob {
+    public static final String NAME = "thumbnail";
     /** A thumbnail's longer side in pixels: the card's, twice, for dense screens. */
     private static final double SIDE = 560;
+    /** The same of a sheet of a series, whose cards are smaller. */
+    private static final double SERIES_SIDE = 400;
+    private static final float QUALITY = 0.82f;
     private static final Logger LOG = LoggerFactory.getLogger(Thumbnails.class);
 
     private final Sheets sheets;
     private final SheetStore rows;
     private final ThumbnailStore store;
     private final Paints paints;
+    private final Telling telling;
 
-    Thumbnails(Sheets sheets, SheetStore rows, ThumbnailStore store, Paints paints) {
+    Thumbnails(Sheets sheets, SheetStore rows, ThumbnailStore store, Paints paints, Telling telling) {
         this.sheets = sheets;
         this.rows = rows;
         this.store = store;
         this.paints = paints;
+        this.telling = telling;
     }
 
     @Override
@@ -47,21 +56,47 @@ class Thumbnails implements ShortJob {
     private void paint(UUID id, UUID account) {
         try {
             Opened opened = sheets.open(id, account);
-            if (!store.has(id, opened.version())) store.put(id, opened.version(), painted(opened, account));
+            if (store.has(id, opened.version())) return;
+            boolean inSeries = rows.inSeries(id);
+            byte[] painted = painted(opened, account, inSeries ? SERIES_SIDE : SIDE);
+            store.put(id, opened.version(), painted, inSeries ? found(opened, account) : Optional.empty());
         } catch (NotFound | Damaged gone) {
             LOG.info("Sheet {} has no thumbnail: {}", id, gone.getMessage());
         }
     }
 
     /** Null where it cannot be painted, so that it is not tried for ever. */
-    private byte[] painted(Opened opened, UUID account) {
+    private byte[] painted(Opened opened, UUID account, double side) {
         try {
-            return Encoder.png(paints.small(account, Scene.of(opened.sheet()), SIDE), 96);
+            BufferedImage image = paints.small(account, Scene.of(opened.sheet()), side);
+            return opaque(image) ? Encoder.jpeg(image, QUALITY, 96) : Encoder.png(image, 96);
         } catch (Busy busy) {
             throw busy;
         } catch (RuntimeException | OutOfMemoryError e) {
             LOG.warn("Sheet {} cannot be painted small", opened.id(), e);
             return null;
+        }
+    }
+
+    private static boolean opaque(BufferedImage image) {
+        int[] row = new int[image.getWidth()];
+        for (int y = 0; y < image.getHeight(); y++) {
+            image.getRGB(0, y, row.length, 1, row, 0, row.length);
+            for (int pixel : row) if (pixel >>> 24 != 255) return false;
+        }
+        return true;
+    }
+
+    /** Empty where it cannot be looked at. */
+    private Optional<ThumbnailStore.Found> found(Opened opened, UUID account) {
+        try {
+            Report report = Report.found(opened.sheet(), telling.of(account, opened.sheet()));
+            return Optional.of(new ThumbnailStore.Found((int) report.count(Weight.FAULT), (int) report.count(Weight.WARNING)));
+        } catch (Busy busy) {
+            throw busy;
+        } catch (RuntimeException e) {
+            LOG.warn("Sheet {} cannot be checked", opened.id(), e);
+            return Optional.empty();
         }
     }
 

@@ -12,7 +12,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Bodies say how long they are and stay within a bound. Files come as multipart, at four addresses only, from pages of a session, with the
+ * Bodies say how long they are and stay within a bound. Files come as multipart, at a few addresses only, from pages of a session, with the
  * token in the head: all that is asked before a byte of the body is read. This stands behind the session's filter and before the sign-in's.
  */
 @Component
@@ -20,7 +20,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 public class RequestLimit extends OncePerRequestFilter {
     /** Two thousand panels cut into free forms, pasted at once, stay well below this. */
     static final long MOST_BYTES = 16L << 20;
-    private static final Set<String> FILES = Set.of("/pictures", "/bundles", "/typefaces", "/tables");
+    private static final Set<String> FILES = Set.of("/pictures", "/bundles", "/typefaces", "/tables", "/series");
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException,

@@ -45,7 +45,7 @@ class DeliveriesTest {
 
     private static DeliveryOrder order(double ppi) {
         return new DeliveryOrder(UUID.randomUUID(), UUID.randomUUID(), List.of(Sheet.empty("Card", Unit.MM, 1000, 1000, 127)), List.of(),
-                Delivery.of(Format.PNG, ppi));
+                Delivery.of(Format.PNG, ppi), Optional.empty());
     }
 
     /**
