@@ -17,6 +17,7 @@ import { pen, hand } from "./pen.js";
 import { mountHere } from "./mount.js";
 import { points } from "./points.js";
 import { resize } from "./veil.js";
+import * as history from "./history.js";
 import { release } from "./tools.js";
 import { drawn as isDrawn } from "./drawings.js";
 import { close as closePattern } from "./pattern.js";
@@ -66,7 +67,7 @@ const raise = (to) => sheet.stage === "arrange" && sheet.selected.length && edit
 const group = (together) => sheet.stage === "arrange" && sheet.selected.length && edit({ kind: "group", panels: sheet.selected, together });
 
 const PLAIN = {
-  ",": () => step(-1), ".": () => step(1), d: duplicate, Delete: remove, Backspace: remove, "?": help, 0: fit,
+  ",": () => step(-1), ".": () => step(1), t: () => history.toggle(), d: duplicate, Delete: remove, Backspace: remove, "?": help, 0: fit,
   "+": () => zoomBy(1.25), "=": () => zoomBy(1.25), "-": () => zoomBy(0.8), Escape: () => unload() || clearMarks() || closePattern()
       || release() || select([]), k: knife, n: pen, N: hand, m: mountHere, e: points, p: () => (held.still = true),
   b: () => sheet.stage === "tone" && tone.beforeKey(),

@@ -52,6 +52,11 @@ public final class EditReader {
         return Stream.concat(FAMILIES.stream().flatMap(family -> Stream.of(family.getPermittedSubclasses())), Stream.of(Several.class));
     }
 
+    /** Whether only the program makes it, or a part of it. */
+    static boolean ours(Edit edit) {
+        return edit instanceof Several several ? several.edits().stream().anyMatch(EditReader::ours) : OURS.contains(edit.getClass());
+    }
+
     /**
      * The edit in {@code json}; what people typed in it is read in the unit and ppi of {@code sheet}.
      *

@@ -184,6 +184,13 @@ public class BoardController {
         return stepped(member, id, request, 1);
     }
 
+    /** To a step of the history, as it was when it was made. */
+    @PostMapping("/history/{step}")
+    @ResponseBody
+    Answer go(@AuthenticationPrincipal Member member, @PathVariable UUID id, @PathVariable int step, @RequestBody Request request) {
+        return stepped(member, id, request, step - sheets.head(id, member.id()));
+    }
+
     private Answer stepped(Member member, UUID id, Request request, int by) {
         Optional<Change> change = sheets.step(id, member.id(), by, request.version(), request.name());
         if (change.isPresent()) return answers.to(change.get(), false, request.looking(), request.selected());

@@ -1,7 +1,9 @@
 package plainlantern.studio.demo;
 
+import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Optional;
 import java.util.UUID;
 import org.slf4j.Logger;
@@ -11,10 +13,15 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
+import plainlantern.series.Plan;
+import plainlantern.series.Table;
 import plainlantern.sheet.Picture;
 import plainlantern.studio.account.AccountStore;
 import plainlantern.studio.account.Member;
+import plainlantern.studio.series.SeriesDesk;
+import plainlantern.studio.sheets.Opened;
 import plainlantern.studio.sheets.Sheets;
+import plainlantern.studio.sheets.Templates;
 import plainlantern.studio.tables.ColourTables;
 import plainlantern.studio.shelf.Pictures;
 
@@ -32,13 +39,18 @@ class DemoSetup implements ApplicationRunner {
     private final Pictures pictures;
     private final ColourTables tables;
     private final Sheets sheets;
+    private final Templates templates;
+    private final SeriesDesk series;
 
-    DemoSetup(AccountStore accounts, PasswordEncoder passwords, Pictures pictures, ColourTables tables, Sheets sheets) {
+    DemoSetup(AccountStore accounts, PasswordEncoder passwords, Pictures pictures, ColourTables tables, Sheets sheets,
+            Templates templates, SeriesDesk series) {
         this.accounts = accounts;
         this.passwords = passwords;
         this.pictures = pictures;
         this.tables = tables;
         this.sheets = sheets;
+        this.templates = templates;
+        this.series = series;
     }
 
     @Override
@@ -63,6 +75,17 @@ class DemoSetup implements ApplicationRunner {
             shelf.put(picture.name(), picture);
         }
         for (DemoSheets.Plan plan : DemoSheets.ALL) make(member, plan, shelf);
+        pressCards(member, shelf);
+    }
+
+    /** A card for each of four days: the template's fields are columns of a table. */
+    private void pressCards(Member member, Map<String, Picture> shelf) {
+        UUID template = templates.own(member.id(), "press");
+        for (DemoSheets.Step step : DemoSheets.PRESS) sheets.apply(template, member.id(), sheet -> step.edit(sheet, shelf));
+        Opened opened = sheets.open(template, member.id());
+        Plan plan = Plan.of(opened.sheet(), DemoSheets.PRESS_PICTURES.stream().map(shelf::get).toList(),
+                Optional.of(Table.read(DemoSheets.PRESS_TABLE.getBytes(StandardCharsets.UTF_8))), Plan.Order.BEST, "Press card {n}, {day}");
+        series.begin(member.id(), opened, "Press cards, May", plan);
     }
 
     /** Makes a sheet as a person would, edit by edit, so that its history can be undone. */

@@ -75,6 +75,21 @@ final class DemoSheets {
             postcard(), highWater(), triptych(), mornings(), inks(), glazed(), evenings(),
             gallery());
 
+    static final List<String> PRESS_PICTURES = Stream.of(MORNINGS, CARD).flatMap(List::stream).limit(12).toList();
+    static final String PRESS_TABLE = """
+            title,day,Wheel side
+            The mill turns again,Sunday 9 May,Tide mill at noon
+            "First light, first flood",Monday 10 May,Dawn over the bay
+            A day in the hide,Tuesday 11 May,The hide
+            Geese going home,Wednesday 12 May,Geese going home
+            """;
+    /** Makes fields of the press card's captions, and gives a place the name of a column. */
+    static final List<Step> PRESS = List.of(
+            said("{'kind':'rename','panel':'p1','name':'Wheel side'}"),
+            said("{'kind':'set-words','panels':['p4'],'layer':1,'text':'{title}'}"),
+            said("{'kind':'set-words','panels':['p5'],'layer':1,'text':'Kelder Bay Tide Mill, {day}'}"),
+            said("{'kind':'rename-sheet','name':'Press card with fields'}"));
+
     private DemoSheets() {}
 
     private static Plan mornings() {

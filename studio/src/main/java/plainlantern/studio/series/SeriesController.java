@@ -47,14 +47,16 @@ public class SeriesController {
     private static final int LONGEST_NAME = 120;
 
     private final SeriesStore store;
+    private final SeriesDesk desk;
     private final Sheets sheets;
     private final Templates templates;
     private final Pictures all;
     private final HandOver handOver;
     private final ShortJobs jobs;
 
-    SeriesController(SeriesStore store, Sheets sheets, Templates templates, Pictures pictures, HandOver handOver, ShortJobs jobs) {
+    SeriesController(SeriesStore store, SeriesDesk desk, Sheets sheets, Templates templates, Pictures pictures, HandOver handOver, ShortJobs jobs) {
         this.store = store;
+        this.desk = desk;
         this.sheets = sheets;
         this.templates = templates;
         this.all = pictures;
@@ -97,13 +99,8 @@ public class SeriesController {
         Optional<Table> table = data == null || data.isEmpty() ? Optional.empty() : Optional.of(Table.read(data.getBytes()));
         Plan.Order meant = Choice.called(order, Plan.Order.values()).orElseThrow(() -> new BadInput("order", "Choose an order."));
         Plan plan = Plan.of(templates.sheet(member.id(), template), brought, table, meant, naming);
-        UUID own = templates.own(member.id(), template);
-        Opened base = sheets.open(own, member.id());
-        UUID id = UUID.randomUUID();
-        store.add(id, member.id(), own, named(name.isBlank() ? base.sheet().name() + " series" : name),
-                SheetJson.write(base.sheet()), base.version(), plan.sheets(), String.join("\n", plan.remarks()));
-        jobs.add(SeriesMaker.NAME, id.toString());
-        return new Begun("/series/" + id);
+        Opened base = sheets.open(templates.own(member.id(), template), member.id());
+        return new Begun("/series/" + desk.begin(member.id(), base, named(name.isBlank() ? base.sheet().name() + " series" : name), plan));
     }
 
     /** A picture that the form names. */

@@ -1,14 +1,17 @@
 package plainlantern.studio.sheets;
 
+import java.time.OffsetDateTime;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import plainlantern.editing.reading.Again;
 
 /** The table {@code revision}: the whole document after each edit, numbered from 0. */
 @Repository
-class RevisionStore {
+public class RevisionStore {
     private final JdbcClient db;
 
     RevisionStore(JdbcClient db) {
@@ -29,17 +32,49 @@ class RevisionStore {
     }
 
     /**
-     * Stores a revision in place of any with that number and above, and forgets those more than {@code kept} before it; returns by how many
+     * Stores a revision, with the edit that led to it, in place of any with that number and above, and forgets those more than {@code kept} before it; returns by how many
      * bytes the history grew.
      */
-    long put(UUID sheet, int number, String title, Document document, int kept) {
+    long put(UUID sheet, int number, String title, Document document, Optional<String> edit, int kept) {
         long gone = gone("""
                 delete from revision where sheet_id = :sheet and (number >= :number or number < :number - :bound) returning bytes""",
                 sheet, number, kept);
-        db.sql("insert into revision (sheet_id, number, title, document, bytes) values (:sheet, :number, :title, :document, :bytes)")
-                .param("sheet", sheet).param("number", number).param("title", title).param("document", document.json())
-                        .param("bytes", document.bytes()).update();
-        return document.bytes() - gone;
+        return insert(sheet, number, title, document, edit) - gone;
+    }
+
+    /** Stores the first one of a sheet. */
+    void first(UUID sheet, String title, Document document) {
+        insert(sheet, 0, title, document, Optional.empty());
+    }
+
+    private long insert(UUID sheet, int number, String title, Document document, Optional<String> edit) {
+        long bytes = document.bytes() + edit.map(String::length).orElse(0);
+        db.sql("""
+                insert into revision (sheet_id, number, title, document, bytes, edit)
+                values (:sheet, :number, :title, :document, :bytes, :edit)
+                """).param("sheet", sheet).param("number", number).param("title", title).param("document", document.json())
+                .param("bytes", bytes).param("edit", edit.orElse(null)).update();
+        return bytes;
+    }
+
+    /**
+     * A step as a list of them shows it.
+     *
+     * @param again whether it can be done again elsewhere
+     */
+    public record Step(int number, String title, OffsetDateTime madeAt, boolean again) {}
+
+    /** All that are kept, the latest first. */
+    List<Step> steps(UUID sheet) {
+        return db.sql("select number, title, made_at, edit is not null as again from revision where sheet_id = :sheet order by number desc")
+                .param("sheet", sheet).query(Step.class).list();
+    }
+
+    /** Those of the steps that can be done again, from first to last. */
+    List<Again.Step> again(UUID sheet, Collection<Integer> numbers) {
+        return numbers.isEmpty() ? List.of() : db.sql("""
+                select title, edit from revision where sheet_id = :sheet and number in (:numbers) and edit is not null order by number
+                """).param("sheet", sheet).param("numbers", numbers).query(Again.Step.class).list();
     }
 
     /** Forgets all from a number on; returns their bytes. */

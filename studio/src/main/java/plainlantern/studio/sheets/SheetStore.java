@@ -113,11 +113,11 @@ public class SheetStore {
         return new Standing(row(row), row.getString("title"), row.getBoolean("before"), row.getString("next"));
     }
 
-    void add(UUID id, UUID account, Facts facts, SheetKind kind) {
+    void add(UUID id, UUID account, Facts facts, SheetKind kind, long bytes) {
         db.sql("""
-                insert into sheet (id, account_id, name, size, panels, head, version, kind)
-                values (:id, :account, :name, :size, :panels, 0, 1, :kind)
-                """).param("kind", kind.label()).param("id", id).param("account", account).param("name", facts.name()).param("size", facts.size())
+                insert into sheet (id, account_id, name, size, panels, head, version, kind, bytes)
+                values (:id, :account, :name, :size, :panels, 0, 1, :kind, :bytes)
+                """).param("kind", kind.label()).param("bytes", bytes).param("id", id).param("account", account).param("name", facts.name()).param("size", facts.size())
                         .param("panels", facts.panels()).update();
     }
 

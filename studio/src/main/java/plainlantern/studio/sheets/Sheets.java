@@ -1,6 +1,7 @@
 package plainlantern.studio.sheets;
 
 import java.time.Duration;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,6 +20,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import plainlantern.asking.BadInput;
 import plainlantern.editing.Edit;
+import plainlantern.editing.reading.Again;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
 import plainlantern.sheet.SheetText;
@@ -74,13 +76,13 @@ public class Sheets {
      * @param with is done in the same transaction, given the ids; where it says false, none is stored
      */
     public List<UUID> addAll(UUID account, List<Sheet> all, String title, SheetKind kind, Predicate<List<UUID>> with) {
-        List<Document> documents = all.stream().map(Document::of).toList();
+        List<Document> documents = all.parallelStream().map(Document::of).toList();
         quotas.sheets(account, all.size(), documents.stream().mapToLong(Document::bytes).sum());
         List<UUID> ids = all.stream().map(sheet -> UUID.randomUUID()).toList();
         transaction.executeWithoutResult(status -> {
             for (int i = 0; i < ids.size(); i++) {
-                sheets.add(ids.get(i), account, Facts.of(all.get(i)), kind);
-                sheets.weigh(ids.get(i), revisions.put(ids.get(i), 0, title, documents.get(i), KEPT));
+                sheets.add(ids.get(i), account, Facts.of(all.get(i)), kind, documents.get(i).bytes());
+                revisions.first(ids.get(i), title, documents.get(i));
                 shelved.add(ids.get(i), account, documents.get(i).pictures());
             }
             if (!with.test(ids)) status.setRollbackOnly();
@@ -195,14 +197,15 @@ public class Sheets {
     }
 
     /** An edit that was computed and waits to be stored; without a document where it changes nothing. */
-    private record Edited(Sheet before, String title, Optional<Document> after) {}
+    private record Edited(Sheet before, String title, Optional<Document> after, Optional<String> edit) {}
 
     private static Edited edited(Heads.Head head, Function<Sheet, Edit> reading) {
         Sheet before = head.sheet();
         Edit edit = reading.apply(before);
         Sheet after = edit.on(before);
-        return after.equals(before) ? new Edited(before, "", Optional.empty())
-                : new Edited(before, edit.title(before), Optional.of(Document.of(after, head.texts())));
+        return after.equals(before) ? new Edited(before, "", Optional.empty(), Optional.empty())
+                : new Edited(before, edit.title(before), Optional.of(Document.of(after, head.texts())),
+                Again.kept(edit));
     }
 
     /** Empty where the sheet was changed meanwhile, or the edit was made. */
@@ -218,7 +221,7 @@ public class Sheets {
             if (now.version() != row.version() || name.isPresent() && !made.add(row.id(), name.get())) return Optional.empty();
             quotas.history(account, document.bytes());
             int head = row.head() + 1;
-            long grown = revisions.put(row.id(), head, edited.title(), document, KEPT);
+            long grown = revisions.put(row.id(), head, edited.title(), document, edited.edit(), KEPT);
             long most = quotas.quota().sheetHistoryBytes();
             if (now.bytes() + grown > most) grown -= revisions.lighten(row.id(), head, most);
             if (!document.sheet().shelf().equals(edited.before().shelf())) shelved.add(row.id(), account, document.pictures());
@@ -234,8 +237,25 @@ public class Sheets {
         return step(id, account, 1, version(id, account), Optional.empty()).orElseThrow();
     }
 
+    /** The steps of a sheet that are kept, the latest first; those after {@link #head} were taken back. */
+    public List<RevisionStore.Step> steps(UUID id, UUID account) {
+        version(id, account);
+        return revisions.steps(id);
+    }
+
+    /** The number of the step that is shown. */
+    public int head(UUID id, UUID account) {
+        return sheets.find(id, account).orElseThrow(NotFound::new).head();
+    }
+
+    /** Those of the steps that can be done again, from first to last. */
+    public List<Again.Step> again(UUID id, UUID account, Collection<Integer> numbers) {
+        version(id, account);
+        return revisions.again(id, numbers);
+    }
+
     /**
-     * Goes a step back, −1, or on, 1, from the version that the page shows; what is to be taken back must have been seen. Empty where the
+     * Goes so many steps back, such as −1, or on, from the version that the page shows; what is to be taken back must have been seen. Empty where the
      * sheet is at another version, or this step was made before.
      *
      * @param name as in {@link #apply(UUID, UUID, Optional, Function)}
@@ -245,8 +265,7 @@ public class Sheets {
             At at = at(id, account);
             if (at.version() != version || made(id, name)) return Optional.empty();
             int head = at.standing().row().head() + by;
-            Optional<String> there = (by < 0 ? at.standing().undo() : at.standing().redo()).isPresent() ? revisions.document(id, head)
-                    : Optional.empty();
+            Optional<String> there = revisions.document(id, head);
             BadInput.unless(there.isPresent(), "", by < 0 ? "There is nothing to undo." : "There is nothing to redo.");
             Sheet after = Document.read(there.get())
                     .orElseThrow(() -> new BadInput("", "That step can’t be read, so the sheet stays as it is."));
