@@ -8,6 +8,8 @@ import java.util.Optional;
 
 /** The smaller copies that a picture gets when it is imported. */
 public final class Previews {
+    private static final float LIGHT = 0.82f;
+    private static final double SCREEN = 96;
     private static final float QUALITY = 0.88f;
 
     private Previews() {}
@@ -48,6 +50,20 @@ public final class Previews {
     public static byte[] encoded(BufferedImage image) {
         if (image.getColorModel().hasAlpha()) return Encoder.png(image, 72);
         return FastJpeg.encode(image, Math.round(100 * QUALITY)).orElseGet(() -> Encoder.jpeg(image, QUALITY, 72));
+    }
+
+    /** An image for the screen: JPEG where no pixel is clear, else PNG. */
+    public static byte[] light(BufferedImage image) {
+        return opaque(image) ? Encoder.jpeg(image, LIGHT, SCREEN) : Encoder.png(image, SCREEN);
+    }
+
+    private static boolean opaque(BufferedImage image) {
+        int[] row = new int[image.getWidth()];
+        for (int y = 0; y < image.getHeight(); y++) {
+            image.getRGB(0, y, row.length, 1, row, 0, row.length);
+            for (int pixel : row) if (pixel >>> 24 != 255) return false;
+        }
+        return true;
     }
 
     /** The image with at most so many pixels along its longer side. */

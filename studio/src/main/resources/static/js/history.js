@@ -46,7 +46,12 @@ async function fetchList() {
   }
 }
 
+let opened = () => {};
+/** Tells when it is opened: two panels beside the board are one too many. */
+export const whenOpened = (then) => (opened = then);
+
 export function toggle(open = panel.hidden) {
+  if (open) opened();
   panel.hidden = !open;
   opener.ariaExpanded = String(open);
   if (open) fetchList();

@@ -1,6 +1,8 @@
 // A series: its miniatures, its finished files.
 import "./sheets.js";
 import { atFields } from "./fields.js";
+import { links } from "./links.js";
+import { tellTimes } from "./times.js";
 
 const POLL = 700;
 const csrf = document.querySelector("meta[name=csrf]").content;
@@ -32,6 +34,30 @@ form.addEventListener("htmx:responseError", ({ detail }) => {
     // What came was no answer of ours.
   }
   atFields(form, [{ ...problem, field: "set" }]);
+});
+
+const proofs = document.getElementById("series-proofs");
+const shown = () => {
+  tellTimes(proofs);
+  links(proofs);
+};
+proofs.addEventListener("htmx:afterSwap", shown);
+
+async function deed(path, body = {}) {
+  const response = await fetch(`/series/${document.querySelector("[data-series]").dataset.series}/proofs${path}`,
+      { method: "POST", headers: { "X-CSRF-TOKEN": csrf, Accept: "text/html, application/json" }, body: new URLSearchParams(body) });
+  if (!response.ok) return response.json();
+  proofs.innerHTML = await response.text();
+  shown();
+  return null;
+}
+proofs.addEventListener("click", ({ target }) => {
+  if (target.closest("[data-deed=withdraw]")) deed(`/${target.closest("[data-link]").dataset.link}/withdraw`);
+});
+proofs.addEventListener("submit", async (event) => {
+  event.preventDefault();
+  const problem = await deed("", new FormData(event.target));
+  if (problem) atFields(event.target, [problem]);
 });
 
 document.addEventListener("submit", (event) => {

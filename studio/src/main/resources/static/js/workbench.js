@@ -19,6 +19,7 @@ import { tool } from "./tools.js";
 import "./tints.js";
 import "./paper.js";
 import "./keeps.js";
+import "./proofs.js";
 import "./lineup.js";
 import "./layers.js";
 import "./letters.js";

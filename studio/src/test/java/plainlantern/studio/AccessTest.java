@@ -53,7 +53,8 @@ class AccessTest extends StudioTest {
                 if (!pattern.contains("{")) continue;
                 String path = pattern.replace("{id}", sheet.toString()).replace("{sha}", picture.id()).replace("{level}", "small")
                         .replace("{kind}", "even-grid").replace("{treatment}", "eyJ0b25lcyI6W119").replace("{keep}", sheet.toString())
-                        .replace("{delivery}", sheet.toString()).replace("{set}", sheet.toString()).replace("{bundle}", sheet.toString());
+                        .replace("{delivery}", sheet.toString()).replace("{set}", sheet.toString()).replace("{bundle}", sheet.toString())
+                        .replace("{step}", "0").replace("{token}", "nobody").replace("{place}", "0");
                 for (RequestMethod verb : info.getMethodsCondition().getMethods()) {
                     requests.add(request(HttpMethod.valueOf(verb.name()), path).param("version", "0").param("stage", "arrange")
                             .param("ppi", "96").param("format", "png").param("name", "Stolen").param("panels", "p1").param("panel", "p1")

@@ -258,7 +258,8 @@ class SafetyTest extends StudioTest {
         sheets.keep(id, member.id(), "As it was");
         int all = db.sql("""
                 select sum(octet_length(document::text)) from (
-                    select document from revision where sheet_id = :id union all select document from keep where sheet_id = :id) d""")
+                    select document || coalesce(edit, '') as document from revision where sheet_id = :id
+                    union all select document from keep where sheet_id = :id) d""")
                 .param("id", id).query(Integer.class).single();
         // PostgreSQL writes spaces between the members.
         assertThat(quotas.usage(member.id()).history() - before).isBetween(all / 2L, (long) all);

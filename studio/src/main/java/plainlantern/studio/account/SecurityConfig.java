@@ -52,7 +52,7 @@ public class SecurityConfig {
     SecurityFilterChain security(HttpSecurity http) throws Exception {
         return http
                 .authorizeHttpRequests(requests -> requests
-                        .requestMatchers("/sign-in", "/sign-up", "/demo/enter", "/error").permitAll()
+                        .requestMatchers("/sign-in", "/sign-up", "/demo/enter", "/error", "/proof/**").permitAll()
                         .anyRequest().authenticated())
                 .formLogin(form -> form.loginPage("/sign-in").usernameParameter("name").defaultSuccessUrl("/sheets", true)
                         .failureHandler(failed()))

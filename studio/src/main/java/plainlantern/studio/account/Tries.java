@@ -9,7 +9,7 @@ import org.springframework.stereotype.Component;
 
 /** Whether somebody may try once more. A try is counted before it is made, so that many at once do not slip through. */
 @Component
-class Tries {
+public class Tries {
     private final TriesStore store;
     private final Throttle throttle;
 
@@ -34,6 +34,15 @@ class Tries {
 
     boolean signUp(String address) {
         return store.count("sign-up from", network(address), throttle.signUpTime()) <= throttle.signUps();
+    }
+
+    /**
+     * Something that strangers do at an open page.
+     *
+     * @param most how often from one address in the time that passwords are counted in
+     */
+    public boolean open(String what, String address, int most) {
+        return store.count(what + " from", network(address), throttle.within()) <= most;
     }
 
     private static String shortened(String signIn) {

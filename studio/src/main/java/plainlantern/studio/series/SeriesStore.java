@@ -10,6 +10,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import plainlantern.series.Filling;
 import plainlantern.sheet.SheetJson;
+import plainlantern.studio.web.NotFound;
 import tools.jackson.core.type.TypeReference;
 
 /** The tables {@code series} and {@code series_sheet}. */
@@ -103,8 +104,14 @@ public class SeriesStore {
                         SheetJson.MAPPER.readValue(row.getString(3), Filling.class))).list();
     }
 
-    List<UUID> sheets(UUID id) {
+    /** Its sheets, in their order. */
+    public List<UUID> sheets(UUID id) {
         return db.sql("select sheet_id from series_sheet where series_id = :id order by place").param("id", id).query(UUID.class).list();
+    }
+
+    /** The sheets of a series of that account; throws {@link NotFound} where it has none like that. */
+    public List<UUID> owned(UUID id, UUID account) {
+        return sheets(find(id, account).orElseThrow(NotFound::new).id());
     }
 
     /** The sheets follow the template as it is in that version. */

@@ -1,6 +1,5 @@
 package plainlantern.studio.sheets;
 
-import java.awt.image.BufferedImage;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -9,7 +8,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import plainlantern.checking.Report;
 import plainlantern.checking.Weight;
-import plainlantern.picture.Encoder;
+import plainlantern.picture.Previews;
 import plainlantern.scene.Scene;
 import plainlantern.studio.jobs.ShortJob;
 import plainlantern.studio.shelf.Paints;
@@ -25,7 +24,6 @@ public class Thumbnails implements ShortJob {
     private static final double SIDE = 560;
     /** The same of a sheet of a series, whose cards are smaller. */
     private static final double SERIES_SIDE = 400;
-    private static final float QUALITY = 0.82f;
     private static final Logger LOG = LoggerFactory.getLogger(Thumbnails.class);
 
     private final Sheets sheets;
@@ -68,23 +66,13 @@ public class Thumbnails implements ShortJob {
     /** Null where it cannot be painted, so that it is not tried for ever. */
     private byte[] painted(Opened opened, UUID account, double side) {
         try {
-            BufferedImage image = paints.small(account, Scene.of(opened.sheet()), side);
-            return opaque(image) ? Encoder.jpeg(image, QUALITY, 96) : Encoder.png(image, 96);
+            return Previews.light(paints.small(account, Scene.of(opened.sheet()), side));
         } catch (Busy busy) {
             throw busy;
         } catch (RuntimeException | OutOfMemoryError e) {
             LOG.warn("Sheet {} cannot be painted small", opened.id(), e);
             return null;
         }
-    }
-
-    private static boolean opaque(BufferedImage image) {
-        int[] row = new int[image.getWidth()];
-        for (int y = 0; y < image.getHeight(); y++) {
-            image.getRGB(0, y, row.length, 1, row, 0, row.length);
-            for (int pixel : row) if (pixel >>> 24 != 255) return false;
-        }
-        return true;
     }
 
     /** Empty where it cannot be looked at. */

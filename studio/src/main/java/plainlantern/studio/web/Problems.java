@@ -73,6 +73,11 @@ public class Problems {
         return answer(HttpStatus.BAD_REQUEST, new BadInput("", "That request can’t be read. Reload the page and try again."));
     }
 
+    @ExceptionHandler
+    ResponseEntity<?> often(TooMany problem, HttpServletRequest request) {
+        return ErrorPages.answer(request, HttpStatus.TOO_MANY_REQUESTS.value());
+    }
+
     /** The database is away or full of work: said at once, and in no case the page of another error. */
     @ExceptionHandler({TransientDataAccessException.class, DataAccessResourceFailureException.class,
             CannotCreateTransactionException.class})
