@@ -43,6 +43,14 @@ export function unmark() {
   show();
 }
 
+/** The form for a new series takes the marked pictures from here. */
+function series() {
+  const chosen = new Set(meant());
+  const told = cards().filter((card) => chosen.has(id(card))).map((card) => ({ id: id(card), name: card.dataset.name }));
+  sessionStorage.setItem("lantern.marked", JSON.stringify(told));
+  window.location = `/series/new?template=${document.body.dataset.sheet}`;
+}
+
 function show() {
   for (const card of cards()) card.classList.toggle("marked-one", marked.has(id(card)));
   const row = document.getElementById("marked-row");
@@ -76,6 +84,7 @@ bench.addEventListener("click", (event) => {
   const off = event.target.closest("[data-unshelve]");
   if (off) edit({ kind: "unshelve", pictures: [off.dataset.unshelve] });
   if (event.target.closest("[data-unmark]")) unmark();
+  if (event.target.closest("[data-series]")) series();
   if (event.target.closest("[data-unshelve-unused]")) {
     const unused = cards().filter((card) => card.dataset.uses === "0").map(id);
     if (unused.length) edit({ kind: "unshelve", pictures: unused });

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.KeyboardModifier;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.util.ArrayList;
@@ -147,5 +148,25 @@ class SeriesBrowserTest extends Browsed {
         assertThat(page.locator("#panels .panel image")).hasCount(4);
         page.keyboard().press("6");
         assertThat(page.locator("#bench")).containsText("Wide view waits for its picture.");
+    }
+
+    /** From the shelf: the marked pictures on this very sheet, which has no stand-ins: all its pictures give way. */
+    @Test
+    void markedPicturesMakeASeriesOfThisSheet() {
+        newSheet("90", "60", "mm", "72");
+        grid(1, 2);
+        bring(shots(5));
+        page.locator("#well").focus();
+        page.keyboard().press("Control+a");
+        page.locator(".shelf-picture").first().click();
+        undoSays("Fill with shot 1: 2 panels");
+        Locator cards = page.locator(".shelf-picture");
+        for (int at = 1; at < 5; at++) cards.nth(at).click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.CONTROL)));
+        page.locator("#marked-row [data-series]").click();
+        ready();
+        assertThat(page.locator(".tray-picture")).hasCount(4);
+        page.locator("button:text-is('Make the series')").click();
+        page.waitForURL("**/series/*-*");
+        assertThat(page.locator(".mini-name")).hasText(new String[] {"Open day 1", "Open day 2"});
     }
 }

@@ -15,8 +15,11 @@ import plainlantern.asking.BadInput;
 import plainlantern.bundle.Bundle;
 import plainlantern.sheet.ColourTable;
 import plainlantern.sheet.Picture;
+import plainlantern.sheet.Sheet;
+import plainlantern.sheet.StandIn;
 import plainlantern.sheet.Tones;
 import plainlantern.studio.room.Work;
+import plainlantern.studio.sheets.SheetKind;
 import plainlantern.studio.sheets.Sheets;
 import plainlantern.studio.shelf.Pictures;
 import plainlantern.studio.tables.ColourTables;
@@ -77,11 +80,16 @@ class BundleImports implements AutoCloseable {
                 if (bring(account, bundle, shelf.get(i))) fresh.add(shelf.get(i).id());
             }
             for (ColourTable table : Tones.tables(bundle.sheet())) tables.add(account, table.name() + ".cube", bundle.table(table.id()));
-            store.done(id, sheets.add(account, bundle.sheet(), "Open bundle"));
+            store.done(id, sheets.addAll(account, List.of(bundle.sheet()), "Open bundle", kind(bundle.sheet()), ids -> true).get(0));
             whole = true;
         } finally {
             if (!whole) pictures.remove(account, fresh);
         }
+    }
+
+    /** One in which stand-ins wait for pictures is a template. */
+    private static SheetKind kind(Sheet sheet) {
+        return sheet.shelf().stream().anyMatch(picture -> StandIn.is(picture.id())) ? SheetKind.TEMPLATE : SheetKind.SHEET;
     }
 
     /** Returns whether the account did not have it before. */

@@ -5,9 +5,11 @@ import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import plainlantern.studio.account.Member;
+import plainlantern.studio.jobs.ShortJobs;
 import plainlantern.studio.sheets.Aside;
 import plainlantern.studio.sheets.Card;
 import plainlantern.studio.sheets.Sheets;
+import plainlantern.studio.sheets.Thumbnails;
 
 /** The series on My sheets. */
 @Component
@@ -17,10 +19,12 @@ class SeriesAside implements Aside {
 
     private final SeriesStore store;
     private final Sheets sheets;
+    private final ShortJobs jobs;
 
-    SeriesAside(SeriesStore store, Sheets sheets) {
+    SeriesAside(SeriesStore store, Sheets sheets, ShortJobs jobs) {
         this.store = store;
         this.sheets = sheets;
+        this.jobs = jobs;
     }
 
     /** A series with its first sheets. */
@@ -30,7 +34,9 @@ class SeriesAside implements Aside {
     public void show(Member member, Model model) {
         model.addAttribute("series", store.list(member.id(), MOST).stream().map(row -> {
             List<UUID> first = store.sheets(row.id()).stream().limit(SHOWN).toList();
-            return new Stack(row, sheets.cards(member.id(), first));
+            List<Card> cards = sheets.cards(member.id(), first);
+            for (Card card : cards) if (!card.drawn() && !card.damaged()) jobs.add(Thumbnails.NAME, card.id().toString());
+            return new Stack(row, cards);
         }).toList());
     }
 }
