@@ -128,4 +128,12 @@ class RenderCommandTest {
         assertThat(bad.said().strip()).isEqualTo("Line 2: no picture is called “shot 12”.");
         assertThat(folder.resolve("more")).doesNotExist();
     }
+
+    /** Numbers in names count as numbers, however many digits they have. */
+    @Test
+    void ninthComesBeforeTenth() {
+        assertThat(Stream.of("shot 10", "shot 9", "Shot 1", "a2b10", "a2b9", "a10b1", "shot 100000000000000000000").sorted(
+                java.util.Comparator.comparing(Folder::counted))).containsExactly("a2b9", "a2b10", "a10b1", "Shot 1", "shot 9", "shot 10",
+                "shot 100000000000000000000");
+    }
 }

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import plainlantern.Chance;
 import plainlantern.Sheets;
@@ -17,6 +18,7 @@ import plainlantern.fitting.Sitting;
 import plainlantern.fitting.Vistas;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.SheetJson;
 
 class FollowingTest {
     private static final Picture EBB = new Picture("1".repeat(64), "Ebb", 4000, 3000);
@@ -107,5 +109,66 @@ class FollowingTest {
         assertThat(Following.followed(made(TEMPLATE), made(gone), made(TEMPLATE)).find("p3")).isEmpty();
         Sheet touched = Sheets.after(made(TEMPLATE), APART.get(4));
         assertThat(Following.followed(made(TEMPLATE), made(gone), touched).find("p3")).isPresent();
+    }
+
+    /** Edits that some sheets refuse. */
+    private static final List<String> ANY = List.of("{'kind':'move-panels','panels':['p1','p3'],'dx':3,'dy':-2}",
+            "{'kind':'set-finish','panels':['p1','p2','p4'],'width':'1 mm','colour':'#446688@s1'}", "{'kind':'remove','panels':['p2']}",
+            "{'kind':'set-outline','panels':['p1'],'outline':{'kind':'heart'}}", "{'kind':'duplicate','panels':['p1','p4'],'dx':5,'dy':5}",
+            "{'kind':'raise','panels':['p1'],'to':'front'}", "{'kind':'raise','panels':['p4'],'to':'bottom'}", "{'kind':'group','panels':"
+            + "['p1','p2'],'together':true}", "{'kind':'leave-vista','panels':['p1','p2']}", "{'kind':'back-vista','vista':'v90'}",
+            "{'kind':'mirror-picture','panels':['p1','p2','p3']}", "{'kind':'set-tone','of':{'panels':['p1','p2','p6']},'exposure':0.3}",
+            "{'kind':'add-layer','panels':['p1','p2'],'what':'words'}", "{'kind':'empty','panels':['p2']}", "{'kind':'forget-finish',"
+            + "'finish':'f1'}", "{'kind':'remove-swatch','swatch':'s1'}", "{'kind':'add-caption','text':'Ebb'}", "{'kind':'add-panel','outline':"
+            + "{'kind':'ellipse'}}", "{'kind':'set-up-sheet','width':'30 cm','panels':'scale'}", "{'kind':'cut','x1':-500,'y1':-300,'x2':2000,"
+            + "'y2':1800,'gap':'2 mm'}", "{'kind':'turn-panels','panels':['p1','p3'],'by':'15°'}", "{'kind':'set-guides','columns':'7'}");
+
+    private static int refused;
+    private static int sound;
+
+    /** Nothing would be known if most were refused. */
+    @AfterAll
+    static void mostWereSound() {
+        assertThat(sound).isGreaterThanOrEqualTo(5 * refused);
+    }
+
+    private static Sheet some(Chance chance, Sheet from) {
+        Sheet now = from;
+        for (String edit : chance.list(0, 4, c -> c.of(ANY))) {
+            try {
+                now = Sheets.after(now, edit);
+            } catch (plainlantern.asking.BadInput refused) {
+                // Others are tried.
+            }
+        }
+        return now;
+    }
+
+    /**
+     * Any template, changed in any way, a sheet of it changed in any way by hand: what comes out can be stored, follows no further, keeps
+     * every element that only the hand made and has every one that only the template made; or it is refused in words.
+     */
+    @Tried(200)
+    void whateverWasDoneTheSheetIsSound(Chance chance) {
+        Sheet before = Filling.template(Sheets.any(chance), Set.of());
+        Sheet after = some(chance, before);
+        Sheet mine = some(chance, made(before));
+        Sheet followed;
+        try {
+            followed = Following.followed(made(before), made(after), mine);
+        } catch (plainlantern.asking.BadInput | tools.jackson.core.JacksonException apart) {
+            assertThat(apart.getMessage()).isNotBlank();
+            refused++;
+            return;
+        }
+        sound++;
+        assertThat(SheetJson.read(SheetJson.write(followed))).isEqualTo(followed);
+        assertThat(Following.followed(made(after), made(after), followed)).isEqualTo(followed);
+        assertThat(followed.lastId()).isGreaterThanOrEqualTo(mine.lastId());
+        Set<String> there = new java.util.HashSet<>(followed.elements().stream().map(e -> e.id()).toList());
+        for (var element : mine.elements()) if (before.find(element.id()).isEmpty()) assertThat(there).contains(element.id());
+        long fresh = after.elements().stream().filter(e -> before.find(e.id()).isEmpty()).count();
+        long own = mine.elements().stream().filter(e -> before.find(e.id()).isEmpty()).count();
+        assertThat(followed.elements().stream().filter(e -> before.find(e.id()).isEmpty()).count()).isEqualTo(fresh + own);
     }
 }

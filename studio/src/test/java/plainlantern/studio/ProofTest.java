@@ -29,6 +29,7 @@ import plainlantern.asking.Unit;
 import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
+import plainlantern.studio.sheets.SheetKind;
 
 /** What a link opens, and what it does not. */
 class ProofTest extends StudioTest {
@@ -156,5 +157,52 @@ class ProofTest extends StudioTest {
         int last = 0;
         for (int i = 0; i < 60; i++) last = note(link, "Ines", "And this " + i).getStatus();
         assertThat(last).isEqualTo(429);
+    }
+
+    /** A link to a series shows its sheets, each under its number, and no other; notes go to the sheet they were put on. */
+    @Test
+    void aLinkToASeriesShowsItsSheets() throws Exception {
+        UUID series = UUID.randomUUID();
+        db.sql("insert into series (id, account_id, name, base, base_version, fillings, state) values (:id, :account, 'Cards', '{}', 1, '[]', "
+                + "'ready')").param("id", series).param("account", member.id()).update();
+        List<UUID> all = sheets.addAll(member.id(), List.of(Sheet.empty("One", Unit.MM, 90, 50, 96), Sheet.empty("Two", Unit.MM, 50, 90, 96)),
+                "New", SheetKind.SERIES, ids -> true);
+        for (int i = 0; i < 2; i++) db.sql("insert into series_sheet (sheet_id, series_id, place, filling) values (:s, :x, :p, '{}')")
+                .param("s", all.get(i)).param("x", series).param("p", i + 1).update();
+        String html = web.perform(post("/series/" + series + "/proofs").with(signedIn(member)).with(csrf()).param("days", "9"))
+                .andReturn().getResponse().getContentAsString();
+        Matcher address = Pattern.compile("/proof/[\\w-]{32}").matcher(html);
+        assertThat(address.find()).isTrue();
+        String link = address.group();
+        assertThat(seen(get(link)).getContentAsString()).contains("One", "Two", "and 1 more").doesNotContain("Poster");
+        assertThat(seen(get(link + "/1/painted").param("side", "480")).getContentType()).isEqualTo("image/jpeg");
+        assertThat(seen(get(link + "/2/painted")).getStatus()).isEqualTo(404);
+        seen(post(link + "/notes").with(csrf()).contentType(MediaType.APPLICATION_JSON).content(
+                "{\"place\":1,\"x\":0.25,\"y\":0.5,\"author\":\"Ines\",\"says\":\"Wider?\"}"));
+        assertThat(page("/sheets/" + all.get(1) + "/proofs")).contains("Wider?", link);
+        assertThat(page("/sheets/" + all.get(0) + "/proofs")).doesNotContain("Wider?").contains(link);
+        assertThat(page("/series/" + series + "/proofs")).contains("One note waits for you");
+        assertThat(page("/sheets/" + all.get(1) + "/proofs/waiting")).isEqualTo("1");
+        assertThat(web.perform(post("/series/" + series + "/proofs").with(signedIn(newMember())).with(csrf())).andReturn().getResponse()
+                .getStatus()).isEqualTo(404);
+        sheets.putAway(all.get(1), member.id());
+        assertThat(seen(get(link)).getContentAsString()).contains("One").doesNotContain("Two");
+        assertThat(seen(get(link + "/1/painted")).getStatus()).isEqualTo(404);
+    }
+
+    private String page(String path) throws Exception {
+        return web.perform(get(path).with(signedIn(member))).andReturn().getResponse().getContentAsString();
+    }
+
+    /** Links have bounds, too. */
+    @Test
+    void linksAreBounded() throws Exception {
+        for (String days : List.of("0", "366", "many", "-3", "1e9")) {
+            assertThat(web.perform(post("/sheets/" + sheet + "/proofs").with(signedIn(member)).with(csrf()).param("days", days)).andReturn()
+                    .getResponse().getContentAsString()).as(days).contains("\"field\":\"days\"");
+        }
+        for (int i = 0; i < 20; i++) link("", "");
+        assertThat(web.perform(post("/sheets/" + sheet + "/proofs").with(signedIn(member)).with(csrf())).andReturn().getResponse()
+                .getContentAsString()).contains("There are 20 links already");
     }
 }

@@ -6,6 +6,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.IntStream;
+import org.springframework.jdbc.core.namedparam.MapSqlParameterSource;
+import org.springframework.jdbc.core.namedparam.NamedParameterJdbcOperations;
+import org.springframework.jdbc.core.namedparam.SqlParameterSource;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import plainlantern.series.Filling;
@@ -22,9 +26,11 @@ public class SeriesStore {
             """;
 
     private final JdbcClient db;
+    private final NamedParameterJdbcOperations many;
 
-    SeriesStore(JdbcClient db) {
+    SeriesStore(JdbcClient db, NamedParameterJdbcOperations many) {
         this.db = db;
+        this.many = many;
     }
 
     /** What is needed to work on a series in the background. */
@@ -90,11 +96,10 @@ public class SeriesStore {
         boolean going = db.sql("update series set state = 'ready', fillings = '[]', progress = 0 where id = :id and state = 'making'")
                 .param("id", id).update() == 1;
         if (!going) return false;
-        for (int i = 0; i < sheets.size(); i++) {
-            db.sql("insert into series_sheet (sheet_id, series_id, place, filling) values (:sheet, :series, :place, :filling)")
-                    .param("sheet", sheets.get(i)).param("series", id).param("place", i + 1)
-                    .param("filling", SheetJson.MAPPER.writeValueAsString(fillings.get(i))).update();
-        }
+        many.batchUpdate("insert into series_sheet (sheet_id, series_id, place, filling) values (:sheet, :series, :place, :filling)",
+                IntStream.range(0, sheets.size()).mapToObj(i -> new MapSqlParameterSource("sheet", sheets.get(i)).addValue("series", id)
+                .addValue("place", i + 1).addValue("filling", SheetJson.MAPPER.writeValueAsString(fillings.get(i))))
+                .toArray(SqlParameterSource[]::new));
         return true;
     }
 

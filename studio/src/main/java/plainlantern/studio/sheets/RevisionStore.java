@@ -3,8 +3,12 @@ package plainlantern.studio.sheets;
 import java.time.OffsetDateTime;
 import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.jdbc.core.namedparam.MapSqlParameterSource;
+import org.springframework.jdbc.core.namedparam.NamedParameterJdbcOperations;
+import org.springframework.jdbc.core.namedparam.SqlParameterSource;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import plainlantern.editing.reading.Again;
@@ -13,9 +17,11 @@ import plainlantern.editing.reading.Again;
 @Repository
 public class RevisionStore {
     private final JdbcClient db;
+    private final NamedParameterJdbcOperations many;
 
-    RevisionStore(JdbcClient db) {
+    RevisionStore(JdbcClient db, NamedParameterJdbcOperations many) {
         this.db = db;
+        this.many = many;
     }
 
     /** The document of a revision, as text; empty where that is not kept. */
@@ -42,9 +48,12 @@ public class RevisionStore {
         return insert(sheet, number, title, document, edit) - gone;
     }
 
-    /** Stores the first one of a sheet. */
-    void first(UUID sheet, String title, Document document) {
-        insert(sheet, 0, title, document, Optional.empty());
+    /** Stores the first ones of new sheets. */
+    void first(String title, Map<UUID, Document> all) {
+        many.batchUpdate("insert into revision (sheet_id, number, title, document, bytes) values (:sheet, 0, :title, :document, :bytes)",
+                all.entrySet().stream().map(fresh -> new MapSqlParameterSource("sheet", fresh.getKey()).addValue("title", title)
+                .addValue("document", fresh.getValue().json()).addValue("bytes", fresh.getValue().bytes()))
+                .toArray(SqlParameterSource[]::new));
     }
 
     private long insert(UUID sheet, int number, String title, Document document, Optional<String> edit) {

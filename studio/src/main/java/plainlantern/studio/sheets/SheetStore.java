@@ -7,6 +7,9 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.jdbc.core.namedparam.MapSqlParameterSource;
+import org.springframework.jdbc.core.namedparam.NamedParameterJdbcOperations;
+import org.springframework.jdbc.core.namedparam.SqlParameterSource;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -30,9 +33,11 @@ public class SheetStore {
             """;
 
     private final JdbcClient db;
+    private final NamedParameterJdbcOperations many;
 
-    SheetStore(JdbcClient db) {
+    SheetStore(JdbcClient db, NamedParameterJdbcOperations many) {
         this.db = db;
+        this.many = many;
     }
 
     /** A name with its sheet. */
@@ -113,12 +118,16 @@ public class SheetStore {
         return new Standing(row(row), row.getString("title"), row.getBoolean("before"), row.getString("next"));
     }
 
-    void add(UUID id, UUID account, Facts facts, SheetKind kind, long bytes) {
-        db.sql("""
+    /** A sheet that is new, its first step of so many bytes. */
+    record Fresh(UUID id, Facts facts, long bytes) {}
+
+    void add(UUID account, SheetKind kind, List<Fresh> all) {
+        many.batchUpdate("""
                 insert into sheet (id, account_id, name, size, panels, head, version, kind, bytes)
                 values (:id, :account, :name, :size, :panels, 0, 1, :kind, :bytes)
-                """).param("kind", kind.label()).param("bytes", bytes).param("id", id).param("account", account).param("name", facts.name()).param("size", facts.size())
-                        .param("panels", facts.panels()).update();
+                """, all.stream().map(fresh -> new MapSqlParameterSource("id", fresh.id).addValue("account", account)
+                .addValue("name", fresh.facts.name()).addValue("size", fresh.facts.size()).addValue("panels", fresh.facts.panels())
+                .addValue("kind", kind.label()).addValue("bytes", fresh.bytes)).toArray(SqlParameterSource[]::new));
     }
 
     /** Shows another revision; {@code more} bytes came to its history. */

@@ -3,6 +3,7 @@ package plainlantern.studio.sheets;
 import java.time.Duration;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -78,13 +79,14 @@ public class Sheets {
     public List<UUID> addAll(UUID account, List<Sheet> all, String title, SheetKind kind, Predicate<List<UUID>> with) {
         List<Document> documents = all.parallelStream().map(Document::of).toList();
         quotas.sheets(account, all.size(), documents.stream().mapToLong(Document::bytes).sum());
-        List<UUID> ids = all.stream().map(sheet -> UUID.randomUUID()).toList();
+        Map<UUID, Document> fresh = new LinkedHashMap<>();
+        for (Document document : documents) fresh.put(UUID.randomUUID(), document);
+        List<UUID> ids = List.copyOf(fresh.keySet());
         transaction.executeWithoutResult(status -> {
-            for (int i = 0; i < ids.size(); i++) {
-                sheets.add(ids.get(i), account, Facts.of(all.get(i)), kind, documents.get(i).bytes());
-                revisions.first(ids.get(i), title, documents.get(i));
-                shelved.add(ids.get(i), account, documents.get(i).pictures());
-            }
+            sheets.add(account, kind, fresh.entrySet().stream().map(one -> new SheetStore.Fresh(one.getKey(),
+                    Facts.of(one.getValue().sheet()), one.getValue().bytes())).toList());
+            revisions.first(title, fresh);
+            shelved.add(account, fresh);
             if (!with.test(ids)) status.setRollbackOnly();
         });
         return ids;
