@@ -30,7 +30,8 @@ final class Folder {
         BadInput.unless(Files.isDirectory(folder), "series", "There is no folder " + folder + ".");
         Folder all = new Folder();
         try (Stream<Path> there = Files.list(folder)) {
-            List<Path> found = there.filter(Files::isRegularFile).filter(file -> FileKind.claimedBy(file.getFileName().toString()).isPresent())
+            List<Path> found = there.filter(Files::isRegularFile).filter(file -> FileKind.claimedBy(file.getFileName().toString())
+                    .isPresent())
                     .sorted(Comparator.comparing(file -> counted(file.getFileName().toString()))).toList();
             for (Path file : found) all.add(file);
         }
@@ -54,7 +55,8 @@ final class Folder {
         String sha = Sha256.of(bytes);
         if (files.putIfAbsent(sha, file) != null) return;
         Imported imported = Imported.of(name, bytes);
-        pictures.add(new Picture(sha, FileNames.bare(name, "Picture", 80), imported.file().width(), imported.file().height(), imported.focal(),
+        pictures.add(new Picture(sha, FileNames.bare(name, "Picture", 80), imported.file().width(), imported.file().height(),
+                imported.focal(),
                 imported.file().taken(), imported.foot(), Treatment.NONE));
     }
 

@@ -12,7 +12,8 @@ import plainlantern.sheet.Sheet;
 
 /** All faults of a sheet, by kind, the heaviest kinds first. */
 public record Report(List<Kind> kinds) {
-    private static final List<Check> KINDS = List.of(new NothingShown(), new Waiting(), new BareAreas(), new SoftPictures(), new Stretched(),
+    private static final List<Check> KINDS = List.of(new NothingShown(), new Waiting(), new BareAreas(), new SoftPictures(),
+            new Stretched(),
             new FocalAtEdge(), new FocalCovered(), new BesideTheSheet(),
             new BleedTrap(), new StopsAtTrim(), new Safety(), new NearlyAligned(), new UnequalGaps(), new Slivers(), new HairOverlaps(),
                     new ThinLines(), new ThinLetters(), new RulesOffSeams(),

@@ -91,7 +91,8 @@ public record Plan(List<Filling> sheets, List<String> remarks) {
             List<Map<Place, Picture>> named = named(columns);
             if (!problems.isEmpty()) throw new BadInput("data", told());
             for (String field : wanted()) BadInput.unless(table.isPresent() && table.get().has(field), "naming", table.isPresent()
-                    ? "No column of the table is called “" + field + "”." : "Without a table the names can only have {template} and {n}.");
+                    ? "No column of the table is called “" + field + "”."
+                    : "Without a table the names can only have {template} and {n}.");
             Set<Picture> taken = named.stream().flatMap(row -> row.values().stream()).collect(Collectors.toSet());
             List<Picture> free = pictures.stream().filter(picture -> !taken.contains(picture)).toList();
             List<Place> open = places.stream().filter(place -> !columns.containsKey(place)).toList();

@@ -60,7 +60,8 @@ public record Table(List<String> columns, List<Row> rows) {
             return new Table(columns, rows);
         } catch (UncheckedIOException | IOException e) {
             Matcher line = LINE.matcher(String.valueOf(e.getMessage()));
-            throw new BadInput("data", (line.find() ? "Line " + line.group(1) : "The table") + " can’t be read: a quote in it is never closed, "
+            throw new BadInput("data", (line.find() ? "Line " + line.group(1) : "The table")
+                    + " can’t be read: a quote in it is never closed, "
                     + "or closes before its value ends.");
         }
     }

@@ -109,7 +109,8 @@ class RenderCommandTest {
             Files.write(folder.resolve("shots/shot " + i + ".png"), Painted.encoded(flat, "png"));
         }
         Files.writeString(folder.resolve("cards.csv"), "title;place\nEbb;Bay\n\"Flood; noon\";Mill\nSlack;Hide\nDusk;Bay\n");
-        Ended good = run("press.zip", "--series", "shots", "--data", "cards.csv", "--order", "in-turn", "--sheets", "{n} {title}", "--format",
+        Ended good = run("press.zip", "--series", "shots", "--data", "cards.csv", "--order", "in-turn", "--sheets", "{n} {title}",
+                "--format",
                 "png", "--out", "cards");
         assertThat(good.code()).as(good.said()).isZero();
         assertThat(good.said()).contains("The column “place” is not used.", "1 place got no picture.");

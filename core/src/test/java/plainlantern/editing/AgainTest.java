@@ -56,8 +56,10 @@ class AgainTest {
         Sheet named = Sheets.after(FIVE, "{'kind':'set-finish','panels':['p1'],'width':'1 mm'}",
                 "{'kind':'name-finish','panels':['p1'],'name':'Gallery'}");
         List<Again.Step> steps = steps(named, "{'kind':'follow-finish','panels':['p2'],'finish':'f1'}",
-                "{'kind':'move-panels','panels':['p2'],'dx':3,'dy':0}", "{'kind':'copy-finish','from':'p4','panels':['p2'],'to':'selected'}",
-                "{'kind':'turn-panels','panels':['p2'],'by':'30°'}", "{'kind':'fill','panels':['p2'],'picture':'" + Sheets.DAWN.id() + "'}");
+                "{'kind':'move-panels','panels':['p2'],'dx':3,'dy':0}",
+                        "{'kind':'copy-finish','from':'p4','panels':['p2'],'to':'selected'}",
+                "{'kind':'turn-panels','panels':['p2'],'by':'30°'}",
+                        "{'kind':'fill','panels':['p2'],'picture':'" + Sheets.DAWN.id() + "'}");
         Again again = again(other, steps, "p1");
         assertThat(again.edits()).hasSize(2);
         assertThat(again.left()).hasSize(3).allMatch(said -> said.matches("(?s).+: .{12,}[.]"));

@@ -42,7 +42,8 @@ class FieldsTest {
     @Test
     void whatMostLikelyStays() {
         Sheet sheet = Sheets.after(Sheet.empty("Card", Unit.MM, 100, 60, 96).withShelf(List.of(Sheets.DAWN, Sheets.TALL)),
-                "{'kind':'frame-picture','picture':'" + Sheets.DAWN.id() + "'}", "{'kind':'frame-picture','picture':'" + Sheets.TALL.id() + "'}");
+                "{'kind':'frame-picture','picture':'" + Sheets.DAWN.id() + "'}", "{'kind':'frame-picture','picture':'" + Sheets.TALL.id()
+                        + "'}");
         assertThat(Filling.staying(sheet)).isEmpty();
         assertThat(Filling.staying(Sheets.after(sheet, "{'kind':'traits','panels':['p1'],'locked':true}"))).isEqualTo(Set.of(
                 Sheets.DAWN.id()));

@@ -67,7 +67,8 @@ class FollowingTest {
     @Test
     void whatWasPutRightByHandStays() {
         Sheet mine = Sheets.after(made(TEMPLATE), "{'kind':'zoom-picture','panels':['p1'],'zoom':'140 %'}",
-                "{'kind':'set-words','panels':['p4'],'layer':1,'text':'Lowest water'}", "{'kind':'set-finish','panels':['p2'],'width':'3 mm'}",
+                "{'kind':'set-words','panels':['p4'],'layer':1,'text':'Lowest water'}",
+                        "{'kind':'set-finish','panels':['p2'],'width':'3 mm'}",
                 "{'kind':'remove','panels':['p3']}");
         Sheet template = Sheets.after(TEMPLATE, "{'kind':'set-finish','panels':['p1','p2','p3'],'width':'1 mm','colour':'#FAF8F4'}",
                 "{'kind':'set-words','panels':['p4'],'layer':1,'text':'{title}, today'}");
@@ -98,7 +99,8 @@ class FollowingTest {
     @Test
     void newElementsOfBothSidesAreThere() {
         String panel = "{'kind':'add-panel','outline':{'kind':'ellipse'}}";
-        Sheet mine = Sheets.after(made(TEMPLATE), "{'kind':'add-caption','text':'By hand'}", "{'kind':'raise','panels':['p5'],'to':'bottom'}");
+        Sheet mine = Sheets.after(made(TEMPLATE), "{'kind':'add-caption','text':'By hand'}",
+                "{'kind':'raise','panels':['p5'],'to':'bottom'}");
         Sheet template = Sheets.after(TEMPLATE, panel, "{'kind':'rename','panel':'p5','name':'New'}");
         Sheet after = Following.followed(made(TEMPLATE), made(template), mine);
         assertThat(after.elements().stream().map(e -> e.name() + " " + e.kind())).containsExactly(
@@ -119,8 +121,10 @@ class FollowingTest {
             + "['p1','p2'],'together':true}", "{'kind':'leave-vista','panels':['p1','p2']}", "{'kind':'back-vista','vista':'v90'}",
             "{'kind':'mirror-picture','panels':['p1','p2','p3']}", "{'kind':'set-tone','of':{'panels':['p1','p2','p6']},'exposure':0.3}",
             "{'kind':'add-layer','panels':['p1','p2'],'what':'words'}", "{'kind':'empty','panels':['p2']}", "{'kind':'forget-finish',"
-            + "'finish':'f1'}", "{'kind':'remove-swatch','swatch':'s1'}", "{'kind':'add-caption','text':'Ebb'}", "{'kind':'add-panel','outline':"
-            + "{'kind':'ellipse'}}", "{'kind':'set-up-sheet','width':'30 cm','panels':'scale'}", "{'kind':'cut','x1':-500,'y1':-300,'x2':2000,"
+            + "'finish':'f1'}", "{'kind':'remove-swatch','swatch':'s1'}", "{'kind':'add-caption','text':'Ebb'}",
+                    "{'kind':'add-panel','outline':"
+            + "{'kind':'ellipse'}}", "{'kind':'set-up-sheet','width':'30 cm','panels':'scale'}",
+                    "{'kind':'cut','x1':-500,'y1':-300,'x2':2000,"
             + "'y2':1800,'gap':'2 mm'}", "{'kind':'turn-panels','panels':['p1','p3'],'by':'15°'}", "{'kind':'set-guides','columns':'7'}");
 
     private static int refused;

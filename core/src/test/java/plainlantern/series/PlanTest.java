@@ -49,7 +49,8 @@ class PlanTest {
     void everyPictureOnceAndWhereLeastIsCutAway() {
         List<Picture> pictures = pictures(7);
         Plan plan = Plan.of(TEMPLATE, pictures, Optional.empty(), Plan.Order.BEST, "");
-        assertThat(plan.sheets().stream().map(Filling::name)).containsExactly("Press card 1", "Press card 2", "Press card 3", "Press card 4");
+        assertThat(plan.sheets().stream().map(Filling::name)).containsExactly("Press card 1", "Press card 2", "Press card 3",
+                "Press card 4");
         assertThat(plan.sheets().stream().flatMap(f -> f.pictures().values().stream())).doesNotHaveDuplicates().hasSize(7);
         assertThat(plan.sheets().subList(0, 3)).allSatisfy(f -> assertThat(known(pictures).get(f.pictures().get("p1")).width())
                 .isEqualTo(6000));
@@ -63,7 +64,8 @@ class PlanTest {
     @Test
     void aTableFillsCaptionsNamesPicturesAndTheRestComesInOrder() {
         List<Picture> pictures = pictures(5);
-        Plan plan = Plan.of(TEMPLATE, pictures, table("title;WHERE;Wide;colour\nEbb;Bay;SHOT-4.JPG;red\nFlood;\"Mill; wheel\";shot-2;blue\n"),
+        Plan plan = Plan.of(TEMPLATE, pictures,
+                table("title;WHERE;Wide;colour\nEbb;Bay;SHOT-4.JPG;red\nFlood;\"Mill; wheel\";shot-2;blue\n"),
                 Plan.Order.BEST, "{title} card");
         assertThat(plan.sheets()).extracting(Filling::name).containsExactly("Ebb card", "Flood card");
         assertThat(plan.sheets()).extracting(Filling::pictures).containsExactly(
@@ -73,7 +75,8 @@ class PlanTest {
         assertThat(plan.remarks()).containsExactly("The column “colour” is not used.", "1 picture was left over.");
         Sheet second = plan.sheets().get(1).on(TEMPLATE, known(pictures));
         assertThat(second.name()).isEqualTo("Flood card");
-        assertThat(second.element("p3").holder().orElseThrow().content().get(1).words().orElseThrow().text()).isEqualTo("Flood, Mill; wheel");
+        assertThat(second.element("p3").holder().orElseThrow().content().get(1).words().orElseThrow().text())
+                .isEqualTo("Flood, Mill; wheel");
         assertThat(second.shelf()).containsExactlyInAnyOrder(pictures.get(1), pictures.get(2));
     }
 

@@ -11,7 +11,7 @@ const again = document.getElementById("history-again");
 const form = document.getElementById("history-keep");
 const opener = document.getElementById("history-open");
 const address = (path) => `/sheets/${sheet.id}/${path}`;
-const ticked = () => [...list.querySelectorAll(".steps input:checked")].map((box) => Number(box.closest("li").dataset.step)).sort((a, b) => a - b);
+const ticked = () => [...list.querySelectorAll(".steps input:checked")].map((box) => Number(box.closest("li").dataset.step));
 let shown = 0;
 
 function show(html) {

@@ -51,13 +51,14 @@ function zoomTo(next) {
   smaller.disabled = zoom <= 1;
   for (const paper of document.querySelectorAll(".proof-paper")) {
     const view = paper.parentElement;
-    const middle = { x: (view.scrollLeft + view.clientWidth / 2) / view.scrollWidth, y: (view.scrollTop + view.clientHeight / 2) / view.scrollHeight };
+    const x = (view.scrollLeft + view.clientWidth / 2) / view.scrollWidth;
+    const y = (view.scrollTop + view.clientHeight / 2) / view.scrollHeight;
     paper.style.width = `${zoom * 100}%`;
     const image = paper.querySelector("img");
     image.sizes = `${Math.ceil(view.clientWidth * zoom)}px`;
     view.classList.toggle("zoomed", zoom > 1);
-    view.scrollLeft = middle.x * view.scrollWidth - view.clientWidth / 2;
-    view.scrollTop = middle.y * view.scrollHeight - view.clientHeight / 2;
+    view.scrollLeft = x * view.scrollWidth - view.clientWidth / 2;
+    view.scrollTop = y * view.scrollHeight - view.clientHeight / 2;
   }
 }
 
@@ -68,7 +69,8 @@ document.getElementById("proof-sheets").addEventListener("click", (event) => {
   const paper = event.target.closest(".proof-paper");
   if (!paper || event.target.closest(".pin")) return;
   const box = paper.getBoundingClientRect();
-  spot = { place: Number(paper.closest(".proof-sheet").dataset.place), x: (event.clientX - box.left) / box.width, y: (event.clientY - box.top) / box.height };
+  const place = Number(paper.closest(".proof-sheet").dataset.place);
+  spot = { place, x: (event.clientX - box.left) / box.width, y: (event.clientY - box.top) / box.height };
   atFields(form, []);
   if (!form.author.value) form.author.value = localStorage.getItem("lantern.author") ?? "";
   dialog.showModal();
@@ -81,7 +83,8 @@ form.addEventListener("submit", async (event) => {
   atFields(form, []);
   const { says, author } = Object.fromEntries(new FormData(form));
   try {
-    const response = await fetch(`/proof/${token}/notes`, { method: "POST", headers: { ...headers, "Content-Type": "application/json" }, body: JSON.stringify({ ...spot, author, says }) });
+    const response = await fetch(`/proof/${token}/notes`, { method: "POST", headers: { ...headers, "Content-Type": "application/json" },
+      body: JSON.stringify({ ...spot, author, says }) });
     const answer = await response.json();
     if (!response.ok) return atFields(form, [answer]);
     localStorage.setItem("lantern.author", author);

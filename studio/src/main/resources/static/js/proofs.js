@@ -79,14 +79,16 @@ watch((what) => (what === "view" || what === "sheet") && pinned());
 desk.addEventListener("change", async ({ target }) => {
   const row = target.closest("[data-note]");
   if (!row) return;
-  const problem = await deed(`notes/${row.dataset.note}`, { answer: row.querySelector("textarea").value, done: row.querySelector("[name=done]").checked });
+  const { note } = row.dataset;
+  const problem = await deed(`notes/${note}`, { answer: row.querySelector("textarea").value, done: row.querySelector("[name=done]").checked });
   if (problem) say(problem.message, { fault: true });
 });
 desk.addEventListener("click", async ({ target }) => {
   const what = target.closest("[data-deed]")?.dataset.deed;
   const note = target.closest("[data-note]")?.dataset.note;
   const link = target.closest("[data-link]")?.dataset.link;
-  const problem = what === "forget" && note ? await deed(`notes/${note}/forget`) : what === "withdraw" ? await deed(`proofs/${link}/withdraw`) : null;
+  const path = what === "forget" && note ? `notes/${note}/forget` : what === "withdraw" ? `proofs/${link}/withdraw` : null;
+  const problem = path && await deed(path);
   if (problem) say(problem.message, { fault: true });
 });
 desk.addEventListener("submit", async (event) => {

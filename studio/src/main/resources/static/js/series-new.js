@@ -50,7 +50,8 @@ Alpine.data("newSeries", () => ({
   },
   take(files) {
     const name = (file) => file.webkitRelativePath || file.name;
-    const pictures = files.filter((file) => PICTURE.test(file.name)).sort((a, b) => name(a).localeCompare(name(b), undefined, { numeric: true }));
+    const pictures = files.filter((file) => PICTURE.test(file.name))
+        .sort((a, b) => name(a).localeCompare(name(b), undefined, { numeric: true }));
     if (files.length > pictures.length) this.leave(files.length - pictures.length === 1 ? "One file is no picture and was left out."
       : `${files.length - pictures.length} files are no pictures and were left out.`);
     for (const file of pictures) this.waiting.push({ file, card: this.card(file.name) });
@@ -74,7 +75,8 @@ Alpine.data("newSeries", () => ({
   },
   tell() {
     const there = this.$refs.tray.querySelectorAll("[data-picture]").length;
-    this.told = this.sending ? `Bringing ${Math.min(this.done + 1, this.all)} of ${this.all} …` : there ? counted(there) : "Or drop them on this page.";
+    const waiting = there ? counted(there) : "Or drop them on this page.";
+    this.told = this.sending ? `Bringing ${Math.min(this.done + 1, this.all)} of ${this.all} …` : waiting;
     this.$refs.sent.value = this.all ? this.done / this.all : 0;
   },
   async send1({ file, card }) {

@@ -83,7 +83,8 @@ class ProofTest extends StudioTest {
                         .replace("{token}", link.substring(7)).replace("{place}", "0").replaceAll("\\{\\w+}", sheet.toString());
                 for (RequestMethod verb : info.getMethodsCondition().getMethods()) {
                     try {
-                        int status = seen(request(HttpMethod.valueOf(verb.name()), path).with(csrf()).param("name", "x").param("password", "x")
+                        int status = seen(request(HttpMethod.valueOf(verb.name()), path).with(csrf()).param("name", "x").param("password",
+                                "x")
                                 .contentType(MediaType.APPLICATION_JSON).content("{}")).getStatus();
                         if (status < 300) reached.add(verb + " " + pattern);
                     } catch (Exception e) {
@@ -92,7 +93,8 @@ class ProofTest extends StudioTest {
                 }
             }
         });
-        assertThat(reached).containsExactlyInAnyOrder("GET /proof/{token}", "GET /proof/{token}/notes", "GET /proof/{token}/{place}/painted",
+        assertThat(reached).containsExactlyInAnyOrder("GET /proof/{token}", "GET /proof/{token}/notes",
+                "GET /proof/{token}/{place}/painted",
                 "GET /sign-in", "GET /sign-up", "POST /sign-up");
         assertThat(seen(get(link + "/1/painted")).getStatus()).as("no second sheet").isEqualTo(404);
         assertThat(seen(get(link + "/0/painted").param("side", "9000")).getStatus()).isEqualTo(404);
@@ -120,6 +122,10 @@ class ProofTest extends StudioTest {
         sheets.putAway(sheet, member.id());
         assertThat(seen(get(third)).getStatus()).isEqualTo(404);
         assertThat(seen(get("/proof/" + "A".repeat(32))).getStatus()).isEqualTo(404);
+        sheets.bringBack(sheet, member.id());
+        assertThat(seen(get(third)).getStatus()).isEqualTo(200);
+        accounts.erase(member.id());
+        assertThat(seen(get(third)).getStatus()).isEqualTo(404);
     }
 
     /** Before the word is entered there is nothing to see; who guesses is stopped. */
@@ -146,7 +152,8 @@ class ProofTest extends StudioTest {
         assertThat(note(link, "Ines", " ").getContentAsString()).contains("Write what you want to say");
         String sent = note(link, "<b>Ines</b>", "<img src=x onerror=alert(1)>").getContentAsString();
         assertThat(sent).contains("\"author\":\"<b>Ines</b>\"", "\"place\":0").doesNotContain(sheet.toString());
-        String desk = web.perform(get("/sheets/" + sheet + "/proofs").with(signedIn(member))).andReturn().getResponse().getContentAsString();
+        String desk = web.perform(get("/sheets/" + sheet + "/proofs").with(signedIn(member))).andReturn().getResponse()
+                .getContentAsString();
         assertThat(desk).contains("&lt;img src=x onerror=alert(1)&gt;").doesNotContain("<img src=x");
         UUID id = db.sql("select id from proof_note where sheet_id = :sheet").param("sheet", sheet).query(UUID.class).single();
         String path = "/sheets/" + sheet + "/notes/" + id;
@@ -163,9 +170,12 @@ class ProofTest extends StudioTest {
     @Test
     void aLinkToASeriesShowsItsSheets() throws Exception {
         UUID series = UUID.randomUUID();
-        db.sql("insert into series (id, account_id, name, base, base_version, fillings, state) values (:id, :account, 'Cards', '{}', 1, '[]', "
-                + "'ready')").param("id", series).param("account", member.id()).update();
-        List<UUID> all = sheets.addAll(member.id(), List.of(Sheet.empty("One", Unit.MM, 90, 50, 96), Sheet.empty("Two", Unit.MM, 50, 90, 96)),
+        db.sql("""
+                insert into series (id, account_id, name, base, base_version, fillings, state)
+                values (:id, :account, 'Cards', '{}', 1, '[]', 'ready')
+                """).param("id", series).param("account", member.id()).update();
+        List<UUID> all = sheets.addAll(member.id(), List.of(Sheet.empty("One", Unit.MM, 90, 50, 96), Sheet.empty("Two", Unit.MM, 50, 90,
+                96)),
                 "New", SheetKind.SERIES, ids -> true);
         for (int i = 0; i < 2; i++) db.sql("insert into series_sheet (sheet_id, series_id, place, filling) values (:s, :x, :p, '{}')")
                 .param("s", all.get(i)).param("x", series).param("p", i + 1).update();

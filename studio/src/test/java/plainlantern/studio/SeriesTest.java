@@ -90,7 +90,8 @@ class SeriesTest extends StudioTest {
 
     private List<UUID> made(UUID series) throws Exception {
         until(() -> state(series), state -> !state.equals("making"));
-        return db.sql("select sheet_id from series_sheet where series_id = :id order by place").param("id", series).query(UUID.class).list();
+        return db.sql("select sheet_id from series_sheet where series_id = :id order by place").param("id", series).query(UUID.class)
+                .list();
     }
 
     private String page(String path) throws Exception {
@@ -98,7 +99,8 @@ class SeriesTest extends StudioTest {
     }
 
     private MockHttpServletResponse sent(String path, Member by) throws Exception {
-        return web.perform(post(path).with(signedIn(by)).with(csrf()).param("name", "Other").param("set", "screen")).andReturn().getResponse();
+        return web.perform(post(path).with(signedIn(by)).with(csrf()).param("name", "Other").param("set", "screen")).andReturn()
+                .getResponse();
     }
 
     /** A sheet for every line: filled, named, weighed, its pictures shelved; neither among the sheets nor among the templates. */
@@ -115,7 +117,8 @@ class SeriesTest extends StudioTest {
         assertThat(db.sql("select count(*) from sheet_picture where sheet_id in (:ids)").param("ids", made).query(Integer.class).single())
                 .isEqualTo(4);
         assertThat(db.sql("select bytes from sheet where id = :id").param("id", made.get(0)).query(Long.class).single()).isEqualTo(
-                db.sql("select octet_length(document) from revision where sheet_id = :id").param("id", made.get(0)).query(Long.class).single());
+                db.sql("select octet_length(document) from revision where sheet_id = :id").param("id", made.get(0)).query(Long.class)
+                        .single());
         String list = page("/sheets");
         assertThat(list).contains("/series/" + series, "Cards", "2 sheets").doesNotContain("id=\"sheet-" + made.get(0));
         assertThat(sheets.templates(member.id(), 9)).extracting(Card::id).containsExactly(template);

@@ -47,7 +47,8 @@ public class HandOver {
      * @param set    which settings
      */
     public void order(UUID account, UUID home, List<Sheet> sheets, String called, String set) {
-        Delivery delivery = settings(account).stream().filter(row -> row.id().equals(set)).findFirst().orElseThrow(NotFound::new).settings();
+        Delivery delivery = settings(account).stream().filter(row -> row.id().equals(set)).findFirst().orElseThrow(NotFound::new)
+                .settings();
         Delivery named = delivery.extent() == Extent.SHEET ? delivery.of(Extent.SHEET, NAMES) : delivery;
         jobs.add(List.of(new DeliveryOrder(account, home, sheets, List.of(), named, Optional.of(called))));
     }

@@ -53,7 +53,8 @@ class NoteStore {
         return db.sql("""
                 update proof_note n set answer = :answer, done = :done from proof p
                 where n.id = :id and n.sheet_id = :sheet and p.id = n.proof_id and p.account_id = :account
-                """).param("answer", answer).param("done", done).param("id", id).param("sheet", sheet).param("account", account).update() == 1;
+                """).param("answer", answer).param("done", done).param("id", id).param("sheet", sheet).param("account", account)
+                .update() == 1;
     }
 
     boolean remove(UUID account, UUID sheet, UUID id) {

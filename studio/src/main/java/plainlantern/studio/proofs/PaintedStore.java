@@ -16,7 +16,8 @@ class PaintedStore {
 
     /** A sheet in that version, so many pixels along its longer side. */
     Optional<byte[]> find(UUID sheet, long version, int side) {
-        return db.sql("select data from proof_picture where sheet_id = :sheet and side = :side and version = :version").param("sheet", sheet)
+        return db.sql("select data from proof_picture where sheet_id = :sheet and side = :side and version = :version")
+                .param("sheet", sheet)
                 .param("side", side).param("version", version).query((row, n) -> row.getBytes(1)).optional();
     }
 

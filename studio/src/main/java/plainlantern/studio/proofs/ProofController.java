@@ -5,6 +5,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -70,7 +71,8 @@ class ProofController {
             // A side is the longer one, a width in srcset is the width.
             String sizes = Proofs.SIDES.stream().map(side -> painted + side + " " + Math.max(1, Math.round(side * width / LONGER)) + "w")
                     .collect(Collectors.joining(", "));
-            return new Shown(place, sheet.name(), width, Math.max(1, Math.round(scale * sheet.height())), painted + Proofs.SIDES.get(1), sizes);
+            return new Shown(place, sheet.name(), width, Math.max(1, Math.round(scale * sheet.height())), painted + Proofs.SIDES.get(1),
+                    sizes);
         }
     }
 
@@ -90,8 +92,9 @@ class ProofController {
     }
 
     private static String pass(HttpServletRequest request) {
-        if (request.getCookies() != null) for (Cookie cookie : request.getCookies()) if (cookie.getName().equals(COOKIE)) return cookie.getValue();
-        return null;
+        if (request.getCookies() == null) return null;
+        return Arrays.stream(request.getCookies()).filter(cookie -> cookie.getName().equals(COOKIE)).map(Cookie::getValue).findFirst()
+                .orElse(null);
     }
 
     @GetMapping

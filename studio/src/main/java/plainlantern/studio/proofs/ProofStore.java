@@ -20,8 +20,11 @@ class ProofStore {
         this.db = db;
     }
 
+    /** Those of erased accounts are not there. */
     Optional<Proof> find(String token) {
-        return db.sql(ROW + "where token = :token").param("token", token).query(Proof.class).optional();
+        return db.sql(ROW + """
+                where token = :token and exists (select 1 from account a where a.id = account_id and a.erased_at is null)
+                """).param("token", token).query(Proof.class).optional();
     }
 
     /** Those of a sheet, of the series that it is in, or of a series, the last one first. */

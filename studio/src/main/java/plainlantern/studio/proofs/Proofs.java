@@ -96,7 +96,8 @@ class Proofs {
         BadInput.unless(x >= 0 && x <= 1 && y >= 0 && y <= 1, "says", "Put the note on the sheet.");
         String name = author == null ? "" : author.strip();
         String text = says == null ? "" : says.strip();
-        BadInput.unless(!name.isEmpty() && name.length() <= LONGEST_NAME, "author", "Say who you are, in at most " + LONGEST_NAME + " letters.");
+        BadInput.unless(!name.isEmpty() && name.length() <= LONGEST_NAME, "author", "Say who you are, in at most " + LONGEST_NAME
+                + " letters.");
         BadInput.unless(!text.isEmpty(), "says", "Write what you want to say.");
         BadInput.unless(text.length() <= LONGEST_NOTE, "says", "A note has at most " + LONGEST_NOTE + " letters.");
         BadInput.unless(notes.count(proof.id()) < MOST_NOTES, "says", "There are " + MOST_NOTES + " notes already.");

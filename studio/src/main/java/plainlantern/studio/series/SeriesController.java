@@ -54,7 +54,8 @@ public class SeriesController {
     private final HandOver handOver;
     private final ShortJobs jobs;
 
-    SeriesController(SeriesStore store, SeriesDesk desk, Sheets sheets, Templates templates, Pictures pictures, HandOver handOver, ShortJobs jobs) {
+    SeriesController(SeriesStore store, SeriesDesk desk, Sheets sheets, Templates templates, Pictures pictures, HandOver handOver,
+            ShortJobs jobs) {
         this.store = store;
         this.desk = desk;
         this.sheets = sheets;
@@ -94,7 +95,8 @@ public class SeriesController {
     @ResponseBody
     Begun begin(@AuthenticationPrincipal Member member, @RequestParam(defaultValue = "") String template,
             @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "[]") String pictures,
-            @RequestParam(required = false) MultipartFile data, @RequestParam(defaultValue = "best") String order, @RequestParam(defaultValue = "") String naming) throws IOException {
+            @RequestParam(required = false) MultipartFile data, @RequestParam(defaultValue = "best") String order,
+                    @RequestParam(defaultValue = "") String naming) throws IOException {
         List<Picture> brought = all.owned(member.id(), names(pictures));
         Optional<Table> table = data == null || data.isEmpty() ? Optional.empty() : Optional.of(Table.read(data.getBytes()));
         Plan.Order meant = Choice.called(order, Plan.Order.values()).orElseThrow(() -> new BadInput("order", "Choose an order."));
@@ -210,7 +212,8 @@ public class SeriesController {
     }
 
     @PostMapping("/series/{id}/deliveries")
-    String deliver(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam(defaultValue = "") String set, Model model) {
+    String deliver(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam(defaultValue = "") String set,
+            Model model) {
         SeriesRow row = found(member, id);
         List<Sheet> all = new ArrayList<>();
         List<Card> cards = sheets.cards(member.id(), store.sheets(id));

@@ -109,8 +109,10 @@ class SeriesMaker implements ShortJob {
         if (apart.isEmpty()) return "";
         String which = apart.stream().limit(10).map(String::valueOf).reduce((a, b) -> a + ", " + b).orElse("")
                 + (apart.size() > 10 ? " and " + (apart.size() - 10) + " more" : "");
-        return apart.size() == 1 ? "Sheet " + which + " stayed as it was: what changed there by hand does not go together with the template "
-                + "any more." : "Sheets " + which + " stayed as they were: what changed there by hand does not go together with the template "
+        return apart.size() == 1 ? "Sheet " + which
+                + " stayed as it was: what changed there by hand does not go together with the template "
+                + "any more." : "Sheets " + which
+                        + " stayed as they were: what changed there by hand does not go together with the template "
                 + "any more.";
     }
 

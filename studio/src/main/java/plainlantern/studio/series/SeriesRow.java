@@ -11,4 +11,5 @@ import java.util.UUID;
  * @param said        what its owner should know
  * @param sheets      how many there are, put away or not
  */
-public record SeriesRow(UUID id, String name, UUID template, long baseVersion, SeriesState state, double progress, String said, int sheets) {}
+public record SeriesRow(UUID id, String name, UUID template, long baseVersion, SeriesState state, double progress, String said,
+        int sheets) {}

@@ -38,8 +38,8 @@ public class RevisionStore {
     }
 
     /**
-     * Stores a revision, with the edit that led to it, in place of any with that number and above, and forgets those more than {@code kept} before it; returns by how many
-     * bytes the history grew.
+     * Stores a revision, with the edit that led to it, in place of any with that number and above, and forgets those more than
+     * {@code kept} before it; returns by how many bytes the history grew.
      */
     long put(UUID sheet, int number, String title, Document document, Optional<String> edit, int kept) {
         long gone = gone("""

@@ -27,7 +27,8 @@ public class SheetStore {
             where s.id = :id and s.account_id = :account and s.deleted_at is null
             """;
     private static final String CARD = """
-            select s.id, s.name, s.size, s.panels, s.version, s.damaged, coalesce(t.version = s.version, false) as drawn, t.faults, t.warnings,
+            select s.id, s.name, s.size, s.panels, s.version, s.damaged, coalesce(t.version = s.version, false) as drawn, t.faults,
+                    t.warnings,
                 s.deleted_at as away_at
             from sheet s left join thumbnail t on t.sheet_id = s.id
             """;
@@ -45,7 +46,10 @@ public class SheetStore {
 
     /** The account's sheets that were changed last, without those put away. */
     public List<Named> latest(UUID account, int most) {
-        return db.sql("select id, name from sheet where account_id = :account and deleted_at is null and kind = 'sheet' order by changed_at desc limit :most")
+        return db.sql("""
+                select id, name from sheet where account_id = :account and deleted_at is null and kind = 'sheet'
+                order by changed_at desc limit :most
+                """)
                 .param("account", account).param("most", most).query(Named.class).list();
     }
 

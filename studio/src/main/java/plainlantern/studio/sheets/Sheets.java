@@ -257,8 +257,8 @@ public class Sheets {
     }
 
     /**
-     * Goes so many steps back, such as −1, or on, from the version that the page shows; what is to be taken back must have been seen. Empty where the
-     * sheet is at another version, or this step was made before.
+     * Goes so many steps back, such as −1, or on, from the version that the page shows; what is to be taken back must have been seen.
+     * Empty where the sheet is at another version, or this step was made before.
      *
      * @param name as in {@link #apply(UUID, UUID, Optional, Function)}
      */

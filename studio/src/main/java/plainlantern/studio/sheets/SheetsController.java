@@ -161,6 +161,7 @@ public class SheetsController {
     @ResponseBody
     List<Drawn> drawn(@AuthenticationPrincipal Member member, @RequestParam List<UUID> of) {
         BadInput.unless(of.size() <= 2 * Listing.PAGE, "of", "That are too many at once.");
-        return thumbnails.drawn(member.id(), of).stream().map(card -> new Drawn(card.id(), card.version(), card.damaged(), card.found(), card.weight())).toList();
+        return thumbnails.drawn(member.id(), of).stream().map(card -> new Drawn(card.id(), card.version(), card.damaged(), card.found(),
+                card.weight())).toList();
     }
 }
