@@ -49,7 +49,7 @@ class FollowingTest {
     }
 
     /** Some done on the template, others by hand: the sheet is as if all had been done on it. */
-    @Tried(120)
+    @Tried(80)
     void whatIsDoneApartComesTogether(Chance chance) {
         List<String> template = new ArrayList<>();
         List<String> hand = new ArrayList<>();
@@ -152,7 +152,7 @@ class FollowingTest {
      * Any template, changed in any way, a sheet of it changed in any way by hand: what comes out can be stored, follows no further, keeps
      * every element that only the hand made and has every one that only the template made; or it is refused in words.
      */
-    @Tried(200)
+    @Tried(120)
     void whateverWasDoneTheSheetIsSound(Chance chance) {
         Sheet before = Filling.template(Sheets.any(chance), Set.of());
         Sheet after = some(chance, before);

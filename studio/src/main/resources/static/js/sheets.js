@@ -68,8 +68,9 @@ Alpine.data("newSheet", () => ({
   },
 }));
 
-/** Cards whose thumbnail is still being drawn are asked after, less and less often. */
+/** Cards whose thumbnail is still being drawn are asked after, less and less often while none comes. */
 let pause = 300;
+let timer = 0;
 const MOST_ASKED = 48;
 async function wait() {
   const waiting = [...document.querySelectorAll("[data-waits]")].slice(0, MOST_ASKED);
@@ -78,6 +79,7 @@ async function wait() {
       const response = await fetch("/thumbnails", { method: "POST", headers: { "X-CSRF-TOKEN": csrf, Accept: "application/json" },
         body: new URLSearchParams(waiting.map((node) => ["of", node.dataset.waits])) });
       for (const { id, version, damaged, found, weight } of await response.json()) {
+        pause = 200;
         show(waiting.find((node) => node.dataset.waits === id), version, damaged);
         const says = document.querySelector(`[data-of="${id}"]`);
         if (says) says.dataset.found = weight;
@@ -88,7 +90,8 @@ async function wait() {
     }
   }
   pause = Math.min(5000, pause * 1.3);
-  setTimeout(wait, pause);
+  clearTimeout(timer);
+  timer = setTimeout(wait, pause);
 }
 
 function show(node, version, damaged) {
@@ -101,7 +104,12 @@ function show(node, version, damaged) {
   delete node.dataset.waits;
 }
 
-document.addEventListener("htmx:afterSwap", () => (pause = 300));
+/** Cards that come in are asked after at once. */
+document.addEventListener("htmx:afterSwap", () => {
+  pause = 200;
+  clearTimeout(timer);
+  timer = setTimeout(wait, pause);
+});
 document.addEventListener("error", ({ target }) => {
   if (target.matches?.(".sheet-picture img"))
     target.replaceWith(Object.assign(document.createElement("span"), { className: "sheet-waiting", textContent: "No preview" }));
