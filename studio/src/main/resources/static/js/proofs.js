@@ -80,7 +80,8 @@ desk.addEventListener("change", async ({ target }) => {
   const row = target.closest("[data-note]");
   if (!row) return;
   const { note } = row.dataset;
-  const problem = await deed(`notes/${note}`, { answer: row.querySelector("textarea").value, done: row.querySelector("[name=done]").checked });
+  const answer = row.querySelector("textarea").value;
+  const problem = await deed(`notes/${note}`, { answer, done: row.querySelector("[name=done]").checked });
   if (problem) say(problem.message, { fault: true });
 });
 desk.addEventListener("click", async ({ target }) => {

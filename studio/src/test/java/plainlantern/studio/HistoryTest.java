@@ -36,7 +36,8 @@ class HistoryTest extends StudioTest {
         web = MockMvcBuilders.webAppContextSetup(context).apply(springSecurity()).build();
         sheet = sheets.add(member.id(), Sheet.empty("Wall", Unit.MM, 100, 50, 96), "New sheet");
         for (String edit : new String[] {"{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':1,'columns':3,"
-            + "'gapAcross':4,'gapDown':0},'margins':{'top':4,'right':4,'bottom':4,'left':4}}", "{'kind':'set-finish','panels':['p1'],'width':'2 mm'}",
+            + "'gapAcross':4,'gapDown':0},'margins':{'top':4,'right':4,'bottom':4,'left':4}}",
+            "{'kind':'set-finish','panels':['p1'],'width':'2 mm'}",
             "{'kind':'rename','panel':'p1','name':'Ebb'}"}) {
             sheets.apply(sheet, member.id(), now -> EditReader.read(edit.replace('\'', '"'), now));
         }
