@@ -1,10 +1,13 @@
 package plainlantern.bundle;
 
+import java.io.BufferedOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -21,6 +24,7 @@ import plainlantern.picture.PictureSource;
 import plainlantern.rendering.Delivery;
 import plainlantern.rendering.FileNames;
 import plainlantern.rendering.Format;
+import plainlantern.rendering.Progress;
 import plainlantern.rendering.RasterPainter;
 import plainlantern.scene.Extent;
 import plainlantern.scene.Page;
@@ -118,7 +122,20 @@ public final class RenderCommand {
             tables(bundle, tables);
         }
         PictureSource source = new DecodedPictures(id -> homes.get(id).original(id), tables::get);
-        SeriesCommand.write(delivery, pages, source, out);
+        write(delivery, pages, source, out);
+    }
+
+    /** Nothing is left half written. */
+    static void write(Delivery delivery, List<Page> pages, PictureSource source, Path out) throws IOException {
+        Path part = out.resolveSibling(out.getFileName() + ".part");
+        try (OutputStream to = new BufferedOutputStream(Files.newOutputStream(part))) {
+            delivery.write(pages, source, Progress.UNHEARD, to);
+        } catch (IOException | RuntimeException | Error e) {
+            Files.deleteIfExists(part);
+            throw e;
+        }
+        Files.move(part, out, StandardCopyOption.REPLACE_EXISTING);
+        System.out.println(out + ", " + Files.size(out) + " bytes");
     }
 
     private static Delivery delivery(Map<String, String> options, Sheet sheet, Path out, String unsaid) {
@@ -147,7 +164,7 @@ public final class RenderCommand {
         return told.equals("text");
     }
 
-    private static <T extends Choice> T chosen(String option, String told, T[] all) {
+    static <T extends Choice> T chosen(String option, String told, T[] all) {
         return Choice.called(told, all)
                 .orElseThrow(() -> new BadInput(option, "--" + option + " is one of " + Stream.of(all).map(Choice::label)
                         .collect(Collectors.joining(", ")) + "."));

@@ -1,28 +1,21 @@
 package plainlantern.bundle;
 
-import java.io.BufferedOutputStream;
 import java.io.IOException;
-import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import plainlantern.asking.BadInput;
-import plainlantern.asking.Choice;
 import plainlantern.picture.DecodedPictures;
 import plainlantern.picture.PictureSource;
 import plainlantern.rendering.Delivery;
 import plainlantern.rendering.FileNames;
 import plainlantern.rendering.Format;
-import plainlantern.rendering.Progress;
 import plainlantern.scene.Page;
 import plainlantern.scene.Pages;
-import plainlantern.series.Filling;
 import plainlantern.series.Plan;
 import plainlantern.series.Table;
 import plainlantern.sheet.Picture;
@@ -46,15 +39,14 @@ final class SeriesCommand {
         Optional<Table> table = Optional.empty();
         if (options.containsKey("data")) table = Optional.of(Table.read(Files.readAllBytes(Path.of(options.get("data")))));
         Folder folder = Folder.read(Path.of(options.get("series")));
-        Plan.Order order = Choice.called(options.getOrDefault("order", "best"), Plan.Order.values())
-                .orElseThrow(() -> new BadInput("order", "--order is one of best, in-turn."));
+        Plan.Order order = RenderCommand.chosen("order", options.getOrDefault("order", "best"), Plan.Order.values());
         Plan plan = Plan.of(template.sheet(), folder.pictures(), table, order, options.getOrDefault("sheets", ""));
         plan.remarks().forEach(System.err::println);
         List<Page> pages = new ArrayList<>();
         for (Sheet sheet : made(plan, folder)) pages.addAll(Pages.of(sheet, delivery.extent(), List.of(), delivery.bleed()));
         delivery.check(pages);
         PictureSource source = new DecodedPictures(id -> folder.has(id) ? folder.original(id) : template.original(id), tables);
-        if (delivery.format() == Format.PDF && out.toString().endsWith(".pdf")) write(delivery, pages, source, out);
+        if (delivery.format() == Format.PDF && out.toString().endsWith(".pdf")) RenderCommand.write(delivery, pages, source, out);
         else each(delivery, pages, source, out);
     }
 
@@ -66,20 +58,7 @@ final class SeriesCommand {
     private void each(Delivery delivery, List<Page> pages, PictureSource source, Path out) throws IOException {
         Files.createDirectories(out);
         List<String> names = FileNames.of(options.getOrDefault("names", "{sheet}"), pages);
-        for (int i = 0; i < pages.size(); i++) write(delivery, List.of(pages.get(i)), source, out.resolve(names.get(i) + "."
-                + delivery.extension(1)));
-    }
-
-    /** Nothing is left half written. */
-    static void write(Delivery delivery, List<Page> pages, PictureSource source, Path out) throws IOException {
-        Path part = out.resolveSibling(out.getFileName() + ".part");
-        try (OutputStream to = new BufferedOutputStream(Files.newOutputStream(part))) {
-            delivery.write(pages, source, Progress.UNHEARD, to);
-        } catch (IOException | RuntimeException | Error e) {
-            Files.deleteIfExists(part);
-            throw e;
-        }
-        Files.move(part, out, StandardCopyOption.REPLACE_EXISTING);
-        System.out.println(out + ", " + Files.size(out) + " bytes");
+        for (int i = 0; i < pages.size(); i++) RenderCommand.write(delivery, List.of(pages.get(i)), source,
+                out.resolve(names.get(i) + "." + delivery.extension(1)));
     }
 }

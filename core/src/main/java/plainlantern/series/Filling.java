@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import plainlantern.editing.filling.FillPanels;
 import plainlantern.editing.filling.ReplacePicture;
 import plainlantern.sheet.Blend;
@@ -132,14 +133,19 @@ public record Filling(String name, Map<String, String> pictures, Map<String, Str
         Map<String, Picture> shelf = new LinkedHashMap<>();
         for (Picture picture : sheet.shelf()) shelf.put(picture.id(), picture);
         for (StandIn standIn : StandIn.values()) shelf.putIfAbsent(standIn.picture().id(), standIn.picture());
-        Sheet open = sheet.withShelf(new ArrayList<>(shelf.values()));
+        return tidied(standIns(sheet.withShelf(new ArrayList<>(shelf.values())), place -> place.picture(sheet)
+                .filter(picture -> !stays.contains(picture)).isPresent()));
+    }
+
+    /** A sheet that has all of them on its shelf with stand-ins in those of its places. */
+    static Sheet standIns(Sheet sheet, Predicate<Place> open) {
+        Sheet filled = sheet;
         int turn = 0;
         for (Place place : Place.every(sheet)) {
-            Optional<String> picture = place.picture(sheet);
-            if (picture.isEmpty() || stays.contains(picture.get())) continue;
+            if (!open.test(place)) continue;
             Seat seat = place.holder("p1").seat();
-            open = filled(open, place, StandIn.nearest(seat.width() / seat.height(), turn++).picture());
+            filled = filled(filled, place, StandIn.nearest(seat.width() / seat.height(), turn++).picture());
         }
-        return tidied(open);
+        return filled;
     }
 }

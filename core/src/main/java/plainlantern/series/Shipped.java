@@ -10,12 +10,8 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import plainlantern.asking.Unit;
 import plainlantern.editing.Edit;
-import plainlantern.editing.filling.FillPanels;
 import plainlantern.editing.reading.EditReader;
 import plainlantern.sheet.Element;
-import plainlantern.sheet.Holder;
-import plainlantern.sheet.Picture;
-import plainlantern.sheet.Seat;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
 import plainlantern.sheet.StandIn;
@@ -49,13 +45,17 @@ public record Shipped(String id, String name, String about, Sheet sheet) {
                 String name = told.get("name").asString();
                 Sheet sheet = Sheet.empty(name, Unit.of(told.get("unit").asString()), told.get("width").asDouble(),
                         told.get("height").asDouble(), 300).withShelf(Arrays.stream(StandIn.values()).map(StandIn::picture).toList());
-                for (JsonNode step : told.get("steps")) sheet = step.isString() ? standIns(sheet) : edited(sheet, step.toString());
+                for (JsonNode step : told.get("steps")) sheet = step.isString() ? emptyOnes(sheet) : edited(sheet, step.toString());
                 all.add(new Shipped(told.get("id").asString(), name, told.get("about").asString(), Filling.tidied(sheet)));
             }
             return List.copyOf(all);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    private static Sheet emptyOnes(Sheet sheet) {
+        return Filling.standIns(sheet, place -> place.picture(sheet).isEmpty());
     }
 
     private static Sheet edited(Sheet sheet, String step) {
@@ -65,17 +65,5 @@ public record Shipped(String id, String name, String about, Sheet sheet) {
         for (StandIn standIn : StandIn.values()) json = json.replace("$" + standIn, standIn.picture().id());
         Edit edit = EditReader.read(json, sheet);
         return edit.on(sheet);
-    }
-
-    private static Sheet standIns(Sheet sheet) {
-        Sheet filled = sheet;
-        int turn = 0;
-        for (Holder holder : sheet.holders()) {
-            if (!holder.takesPictures() || !holder.content().isEmpty()) continue;
-            Seat seat = holder.seat();
-            Picture comes = StandIn.nearest(seat.width() / seat.height(), turn++).picture();
-            filled = filled.holding(List.of(holder.id()), h -> FillPanels.filled(sheet, h, comes));
-        }
-        return filled;
     }
 }

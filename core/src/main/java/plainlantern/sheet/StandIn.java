@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
@@ -37,6 +38,11 @@ public enum StandIn {
     /** Whether the picture with that id is one of these. */
     public static boolean is(String picture) {
         return BY_ID.containsKey(picture);
+    }
+
+    /** The one with that id. */
+    public static Optional<StandIn> find(String picture) {
+        return Optional.ofNullable(BY_ID.get(picture));
     }
 
     /** It as a picture of a shelf. */

@@ -12,9 +12,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
@@ -98,9 +96,9 @@ class RenderCommandTest {
     void aSeriesIsAFileForEachLine() throws Exception {
         Sheet template = Sheets.after(Shipped.find("press").orElseThrow().sheet(), "{'kind':'set-words','panels':['p4'],'layer':1,'text':"
                 + "'{title}'}", "{'kind':'set-up-sheet','ppi':'40'}");
-        Map<String, StandIn> files = Stream.of(StandIn.values()).collect(Collectors.toMap(s -> s.picture().id(), s -> s));
         try (var out = Files.newOutputStream(folder.resolve("press.zip"))) {
-            BundleWriter.write(template, id -> new ByteArrayInputStream(files.get(id).bytes()), id -> Optional.empty(), out);
+            BundleWriter.write(template, id -> new ByteArrayInputStream(StandIn.find(id).orElseThrow().bytes()),
+                    id -> Optional.empty(), out);
         }
         Files.createDirectory(folder.resolve("shots"));
         for (int i = 1; i <= 11; i++) {

@@ -1,28 +1,13 @@
 // The form for a new series: pictures come in, a few at a time, and stand in the tray in the order of their files.
 import Alpine from "/vendor/alpine-csp-3.15.12.min.js";
 import { atFields } from "./fields.js";
+import { dropped, leftOut, pictures, sendPicture } from "./files.js";
 
 const AT_ONCE = 2;
-const MOST_BYTES = 80 * 1024 * 1024;
-const PICTURE = /\.(jpe?g|jpe|jfif|png|webp|gif|bmp|dib|tiff?)$/i;
 const csrf = document.querySelector("meta[name=csrf]").content;
 const headers = { "X-CSRF-TOKEN": csrf, Accept: "application/json" };
 
 const counted = (count) => (count === 1 ? "1 picture" : `${count} pictures`);
-
-/** The files of a drop, folders opened up. Must be called while the drop is being handled. */
-async function dropped(transfer) {
-  const entries = [...transfer.items].map((item) => item.webkitGetAsEntry?.()).filter(Boolean);
-  const files = [];
-  const open = async (entry) => {
-    if (entry.isFile) return files.push(await new Promise((resolve, reject) => entry.file(resolve, reject)));
-    const reader = entry.createReader();
-    for (let some; (some = await new Promise((resolve, reject) => reader.readEntries(resolve, reject))).length;)
-      for (const one of some) await open(one);
-  };
-  for (const entry of entries) await open(entry);
-  return files;
-}
 
 Alpine.data("newSeries", () => ({
   told: "Or drop them on this page.",
@@ -49,13 +34,10 @@ Alpine.data("newSeries", () => ({
     event.target.value = "";
   },
   take(files) {
-    const name = (file) => file.webkitRelativePath || file.name;
-    const pictures = files.filter((file) => PICTURE.test(file.name))
-        .sort((a, b) => name(a).localeCompare(name(b), undefined, { numeric: true }));
-    if (files.length > pictures.length) this.leave(files.length - pictures.length === 1 ? "One file is no picture and was left out."
-      : `${files.length - pictures.length} files are no pictures and were left out.`);
-    for (const file of pictures) this.waiting.push({ file, card: this.card(file.name) });
-    this.all += pictures.length;
+    const brought = pictures(files);
+    if (files.length > brought.length) this.leave(leftOut(files.length - brought.length));
+    for (const file of brought) this.waiting.push({ file, card: this.card(file.name) });
+    this.all += brought.length;
     this.next();
   },
   card(name) {
@@ -82,16 +64,10 @@ Alpine.data("newSeries", () => ({
   async send1({ file, card }) {
     this.running++;
     try {
-      if (file.size > MOST_BYTES) throw new Error(`${file.name} is larger than 80 MB.`);
-      const body = new FormData();
-      body.append("file", file);
-      const response = await fetch("/pictures", { method: "POST", headers, body });
-      const answer = await response.json();
-      if (!response.ok) throw new Error(answer.message);
-      this.place(answer, card);
+      this.place(await sendPicture(file, () => {}), card);
     } catch (problem) {
       card.remove();
-      this.leave(problem instanceof TypeError ? `${file.name} could not be sent: the server does not answer.` : problem.message);
+      this.leave(problem.message);
     }
     this.running--;
     this.done++;

@@ -250,21 +250,3 @@ export function latest(asked, show) {
     },
   };
 }
-
-/** Sends one file; {@code progress} hears shares from 0 to 1. Resolves to the picture, rejects with {message}. */
-export function sendPicture(file, progress) {
-  return new Promise((resolve, reject) => {
-    const request = new XMLHttpRequest();
-    const body = new FormData();
-    body.append("file", file);
-    request.open("POST", "/pictures");
-    request.setRequestHeader("X-CSRF-TOKEN", csrf);
-    request.setRequestHeader("Accept", "application/json");
-    request.responseType = "json";
-    request.upload.onprogress = (event) => progress(event.loaded / event.total);
-    request.onerror = () => reject({ message: `${file.name} could not be sent: the server does not answer.` });
-    request.onload = () => request.status === 200 ? resolve(request.response)
-      : reject({ message: request.response?.message || `${file.name} could not be imported.` });
-    request.send(body);
-  });
-}

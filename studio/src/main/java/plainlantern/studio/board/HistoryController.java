@@ -73,10 +73,9 @@ public class HistoryController {
     @ResponseBody
     Answer again(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Doing doing) {
         sheets.version(id, member.id());
-        List<Again.Step> steps = doing.kept().isPresent() ? store.find(member.id(), doing.kept().get()).orElseThrow(NotFound::new).steps()
-                : ticked(member, id, doing.steps());
-        String title = doing.kept().flatMap(kept -> store.find(member.id(), kept)).map(StepsStore.Kept::name)
-                .orElseGet(() -> titled(steps));
+        Optional<StepsStore.Kept> kept = doing.kept().map(one -> store.find(member.id(), one).orElseThrow(NotFound::new));
+        List<Again.Step> steps = kept.map(StepsStore.Kept::steps).orElseGet(() -> ticked(member, id, doing.steps()));
+        String title = kept.map(StepsStore.Kept::name).orElseGet(() -> titled(steps));
         Again[] made = new Again[1];
         Looking looking = new Looking(Stage.of(doing.stage()), doing.whole(), -1);
         Optional<Change> change = sheets.apply(id, member.id(), doing.name(), sheet -> {

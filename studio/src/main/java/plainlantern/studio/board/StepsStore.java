@@ -1,5 +1,7 @@
 package plainlantern.studio.board;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -29,17 +31,16 @@ class StepsStore {
     private static final String ROW = "select id, name, steps from steps where account_id = :account";
 
     List<Kept> list(UUID account) {
-        return db.sql(ROW + " order by lower(name)").param("account", account).query((row, n) -> new Kept(row.getObject(1, UUID.class),
-                row.getString(2), read(row.getString(3)))).list();
+        return db.sql(ROW + " order by lower(name)").param("account", account).query(StepsStore::kept).list();
     }
 
     Optional<Kept> find(UUID account, UUID id) {
-        return db.sql(ROW + " and id = :id").param("account", account).param("id", id).query((row, n) -> new Kept(
-                row.getObject(1, UUID.class), row.getString(2), read(row.getString(3)))).optional();
+        return db.sql(ROW + " and id = :id").param("account", account).param("id", id).query(StepsStore::kept).optional();
     }
 
-    private static List<Again.Step> read(String json) {
-        return SheetJson.MAPPER.readValue(json, new TypeReference<>() {});
+    private static Kept kept(ResultSet row, int n) throws SQLException {
+        return new Kept(row.getObject("id", UUID.class), row.getString("name"), SheetJson.MAPPER.readValue(row.getString("steps"),
+                new TypeReference<>() {}));
     }
 
     /** Keeps steps under a name, in place of those that had it. */

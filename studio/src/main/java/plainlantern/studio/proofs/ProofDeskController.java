@@ -32,7 +32,6 @@ class ProofDeskController {
     @GetMapping("/sheets/{id}/proofs")
     String ofSheet(@AuthenticationPrincipal Member member, @PathVariable UUID id, Model model) {
         sheets.version(id, member.id());
-        model.addAttribute("at", "/sheets/" + id + "/proofs");
         model.addAttribute("links", proofs.links(member.id(), id).stream().filter(Proof::open).toList());
         model.addAttribute("notes", proofs.on(member.id(), id));
         return "proofs/desk :: desk";
@@ -79,7 +78,6 @@ class ProofDeskController {
     @GetMapping("/series/{id}/proofs")
     String ofSeries(@AuthenticationPrincipal Member member, @PathVariable UUID id, Model model) {
         List<UUID> all = series.owned(id, member.id());
-        model.addAttribute("at", "/series/" + id + "/proofs");
         model.addAttribute("links", proofs.links(member.id(), id).stream().filter(Proof::open).toList());
         model.addAttribute("waiting", proofs.waiting(member.id(), all));
         return "proofs/desk :: series";

@@ -1,6 +1,9 @@
 package plainlantern.studio.series;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -32,11 +35,11 @@ class SeriesAside implements Aside {
 
     @Override
     public void show(Member member, Model model) {
-        model.addAttribute("series", store.list(member.id(), MOST).stream().map(row -> {
-            List<UUID> first = store.sheets(row.id()).stream().limit(SHOWN).toList();
-            List<Card> cards = sheets.cards(member.id(), first);
-            for (Card card : cards) if (!card.drawn() && !card.damaged()) jobs.add(Thumbnails.NAME, card.id().toString());
-            return new Stack(row, cards);
-        }).toList());
+        Map<UUID, List<UUID>> first = store.first(member.id(), SHOWN);
+        Map<UUID, Card> cards = new HashMap<>();
+        for (Card card : sheets.cards(member.id(), first.values().stream().flatMap(List::stream).toList())) cards.put(card.id(), card);
+        Thumbnails.draw(cards.values(), jobs);
+        model.addAttribute("series", store.list(member.id(), MOST).stream().map(row -> new Stack(row,
+                first.getOrDefault(row.id(), List.of()).stream().map(cards::get).filter(Objects::nonNull).toList())).toList());
     }
 }

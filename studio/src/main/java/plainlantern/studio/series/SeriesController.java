@@ -26,7 +26,6 @@ import plainlantern.series.Table;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
-import plainlantern.sheet.StandIn;
 import plainlantern.studio.account.Member;
 import plainlantern.studio.deliver.HandOver;
 import plainlantern.studio.jobs.ShortJobs;
@@ -78,12 +77,11 @@ public class SeriesController {
         model.addAttribute("sheet", sheet);
         model.addAttribute("places", Place.of(sheet));
         model.addAttribute("fields", List.copyOf(Fields.in(sheet)));
-        model.addAttribute("shelf", sheet.shelf().stream().filter(picture -> !StandIn.is(picture.id())).toList());
         model.addAttribute("orders", Plan.Order.values());
         return "series/new";
     }
 
-    /** Where a new series is, and what its maker should know. */
+    /** Where a new series is. */
     record Begun(String address) {}
 
     /**
@@ -153,7 +151,7 @@ public class SeriesController {
 
     private void show(Member member, SeriesRow row, Model model) {
         List<Card> cards = row.state() == SeriesState.MAKING ? List.of() : sheets.cards(member.id(), store.sheets(row.id()));
-        for (Card card : cards) if (!card.drawn() && !card.damaged()) jobs.add(Thumbnails.NAME, card.id().toString());
+        Thumbnails.draw(cards, jobs);
         model.addAttribute("series", row);
         model.addAttribute("cards", cards);
         model.addAttribute("changed", changed(member, row));

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -30,6 +31,8 @@ import tools.jackson.core.JacksonException;
 @Component
 class SeriesMaker implements ShortJob {
     static final String NAME = "series";
+    /** Sheets that are told by their numbers. */
+    private static final int MOST_NAMED = 10;
     private static final long TELLING_NANOS = 250_000_000;
     private static final Logger LOG = LoggerFactory.getLogger(SeriesMaker.class);
 
@@ -58,13 +61,17 @@ class SeriesMaker implements ShortJob {
             if (making) make(id, work.get());
             else follow(id, work.get());
         } catch (BadInput | NotFound | Damaged problem) {
-            store.turn(id, making ? SeriesState.MAKING : SeriesState.FOLLOWING, making ? SeriesState.FAILED : SeriesState.READY,
-                    problem instanceof NotFound ? "The template is not there any more." : problem.getMessage());
+            failed(id, making, problem instanceof NotFound ? "The template is not there any more." : problem.getMessage());
         } catch (RuntimeException problem) {
             LOG.warn("Series {} did not come to its end", id, problem);
-            store.turn(id, making ? SeriesState.MAKING : SeriesState.FOLLOWING, making ? SeriesState.FAILED : SeriesState.READY,
-                    "Something went wrong on the server." + (making ? " No sheet was made." : " Some sheets may not follow yet."));
+            failed(id, making, "Something went wrong on the server." + (making ? " No sheet was made."
+                    : " Some sheets may not follow yet."));
         }
+    }
+
+    private void failed(UUID id, boolean making, String said) {
+        if (making) store.turn(id, SeriesState.MAKING, SeriesState.FAILED, said);
+        else store.turn(id, SeriesState.FOLLOWING, SeriesState.READY, said);
     }
 
     private void make(UUID id, SeriesStore.Work work) {
@@ -107,13 +114,10 @@ class SeriesMaker implements ShortJob {
 
     private static String said(List<Integer> apart) {
         if (apart.isEmpty()) return "";
-        String which = apart.stream().limit(10).map(String::valueOf).reduce((a, b) -> a + ", " + b).orElse("")
-                + (apart.size() > 10 ? " and " + (apart.size() - 10) + " more" : "");
-        return apart.size() == 1 ? "Sheet " + which
-                + " stayed as it was: what changed there by hand does not go together with the template "
-                + "any more." : "Sheets " + which
-                        + " stayed as they were: what changed there by hand does not go together with the template "
-                + "any more.";
+        String which = apart.stream().limit(MOST_NAMED).map(String::valueOf).collect(Collectors.joining(", "))
+                + (apart.size() > MOST_NAMED ? " and " + (apart.size() - MOST_NAMED) + " more" : "");
+        return (apart.size() == 1 ? "Sheet " + which + " stayed as it was" : "Sheets " + which + " stayed as they were")
+                + ": what changed there by hand does not go together with the template any more.";
     }
 
     /** False where a sheet does not go together with the template. */

@@ -2,8 +2,11 @@ package plainlantern.studio.series;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
@@ -48,9 +51,13 @@ public class SeriesStore {
      */
     public record Around(UUID series, String name, int place, int count, UUID before, UUID after) {}
 
+    private static SeriesState state(String label) {
+        return SeriesState.valueOf(label.toUpperCase(Locale.ROOT));
+    }
+
     private static SeriesRow row(ResultSet row, int n) throws SQLException {
         return new SeriesRow(row.getObject("id", UUID.class), row.getString("name"), row.getObject("template_id", UUID.class),
-                row.getLong("base_version"), SeriesState.valueOf(row.getString("state").toUpperCase(Locale.ROOT)),
+                row.getLong("base_version"), state(row.getString("state")),
                 row.getDouble("progress"), row.getString("said"), row.getInt("sheets"));
     }
 
@@ -76,7 +83,7 @@ public class SeriesStore {
         return db.sql("select account_id, template_id, base, fillings, state from series where id = :id").param("id", id)
                 .query((row, n) -> new Work(row.getObject(1, UUID.class), row.getObject(2, UUID.class), row.getString(3),
                         SheetJson.MAPPER.readValue(row.getString(4), new TypeReference<List<Filling>>() {}),
-                        SeriesState.valueOf(row.getString(5).toUpperCase(Locale.ROOT)))).optional();
+                        state(row.getString(5)))).optional();
     }
 
     /** Tells how far the work is; false where somebody stopped it. */
@@ -112,6 +119,20 @@ public class SeriesStore {
     /** Its sheets, in their order. */
     public List<UUID> sheets(UUID id) {
         return db.sql("select sheet_id from series_sheet where series_id = :id order by place").param("id", id).query(UUID.class).list();
+    }
+
+    /** The first sheets of each series of an account, by the series. */
+    Map<UUID, List<UUID>> first(UUID account, int most) {
+        Map<UUID, List<UUID>> first = new HashMap<>();
+        db.sql("""
+                select series_id, sheet_id from (
+                    select m.series_id, m.sheet_id, m.place, row_number() over (partition by m.series_id order by m.place) as at
+                    from series_sheet m join series x on x.id = m.series_id where x.account_id = :account) as s
+                where at <= :most order by place
+                """).param("account", account).param("most", most).query(row -> {
+                    first.computeIfAbsent(row.getObject(1, UUID.class), id -> new ArrayList<>()).add(row.getObject(2, UUID.class));
+                });
+        return first;
     }
 
     /** The sheets of a series of that account; throws {@link NotFound} where it has none like that. */

@@ -51,7 +51,7 @@ public class SheetsController {
         int pages = Math.max(1, (count + Listing.PAGE - 1) / Listing.PAGE);
         Listing listing = wanted.page() <= pages ? wanted : new Listing(wanted.find(), wanted.order(), pages, wanted.away());
         List<Card> cards = sheets.cards(member.id(), listing);
-        for (Card card : cards) draw(card);
+        Thumbnails.draw(cards, jobs);
         model.addAttribute("cards", cards);
         model.addAttribute("listing", listing);
         model.addAttribute("orders", Listing.Order.values());
@@ -62,14 +62,10 @@ public class SheetsController {
         model.addAttribute("sizes", SheetSize.values());
         model.addAttribute("shipped", Shipped.all());
         List<Card> templates = sheets.templates(member.id(), MOST_TEMPLATES);
-        for (Card card : templates) draw(card);
+        Thumbnails.draw(templates, jobs);
         model.addAttribute("templates", templates);
         for (Aside aside : asides) aside.show(member, model);
         return "sheets/list";
-    }
-
-    private void draw(Card card) {
-        if (!card.drawn() && !card.damaged() && card.awayAt() == null) jobs.add(Thumbnails.NAME, card.id().toString());
     }
 
     @PostMapping("/sheets")
@@ -139,7 +135,7 @@ public class SheetsController {
 
     private String fragment(Member member, UUID id, Model model) {
         Card card = sheets.card(id, member.id());
-        draw(card);
+        Thumbnails.draw(List.of(card), jobs);
         model.addAttribute("card", card);
         return "sheets/card :: card";
     }

@@ -6,8 +6,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import plainlantern.asking.Unit;
 import plainlantern.picture.DecodedPictures;
@@ -26,8 +24,6 @@ import plainlantern.studio.web.NotFound;
 @Service
 public class Templates {
     private static final int SIDE = 480;
-    private static final Map<String, StandIn> STAND_INS = Stream.of(StandIn.values())
-            .collect(Collectors.toMap(standIn -> standIn.picture().id(), standIn -> standIn));
 
     private final Sheets sheets;
     private final Pictures pictures;
@@ -84,10 +80,8 @@ public class Templates {
 
     /** Gives an account the stand-ins of a sheet. */
     private void standIns(UUID account, Sheet sheet) {
-        sheet.shelf().stream().filter(picture -> StandIn.is(picture.id()) && !pictures.has(account, picture)).forEach(picture -> {
-            StandIn standIn = STAND_INS.get(picture.id());
-            pictures.add(account, standIn.file(), standIn.bytes());
-        });
+        sheet.shelf().stream().filter(picture -> !pictures.has(account, picture)).flatMap(picture -> StandIn.find(picture.id()).stream())
+                .forEach(standIn -> pictures.add(account, standIn.file(), standIn.bytes()));
     }
 
     /** One that comes with the application, painted small; JPEG. */
@@ -97,7 +91,7 @@ public class Templates {
         Sheet sheet = shipped.sheet();
         double ppi = SIDE * Unit.MM_PER_INCH / Math.max(sheet.width(), sheet.height());
         byte[] jpeg = Delivery.of(Format.JPEG, ppi).file(Pages.of(sheet, Extent.SHEET, List.of(), false).get(0),
-                new DecodedPictures(sha -> STAND_INS.get(sha).bytes()));
+                new DecodedPictures(sha -> StandIn.find(sha).orElseThrow().bytes()));
         painted.put(shipped.id(), jpeg);
         return jpeg;
     }

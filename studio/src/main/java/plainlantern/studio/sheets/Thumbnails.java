@@ -1,5 +1,6 @@
 package plainlantern.studio.sheets;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -11,6 +12,7 @@ import plainlantern.checking.Weight;
 import plainlantern.picture.Previews;
 import plainlantern.scene.Scene;
 import plainlantern.studio.jobs.ShortJob;
+import plainlantern.studio.jobs.ShortJobs;
 import plainlantern.studio.shelf.Paints;
 import plainlantern.studio.shelf.Telling;
 import plainlantern.studio.web.Busy;
@@ -19,7 +21,7 @@ import plainlantern.studio.web.NotFound;
 /** Paints the sheets of My sheets small, in the background, once for each version that is looked at. */
 @Component
 public class Thumbnails implements ShortJob {
-    public static final String NAME = "thumbnail";
+    private static final String NAME = "thumbnail";
     /** A thumbnail's longer side in pixels: the card's, twice, for dense screens. */
     private static final double SIDE = 560;
     /** The same of a sheet of a series, whose cards are smaller. */
@@ -38,6 +40,11 @@ public class Thumbnails implements ShortJob {
         this.store = store;
         this.paints = paints;
         this.telling = telling;
+    }
+
+    /** Has those of the cards drawn that are not. */
+    public static void draw(Collection<Card> cards, ShortJobs jobs) {
+        for (Card card : cards) if (!card.drawn() && !card.damaged() && card.awayAt() == null) jobs.add(NAME, card.id().toString());
     }
 
     @Override
