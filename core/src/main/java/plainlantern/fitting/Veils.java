@@ -53,6 +53,11 @@ public final class Veils {
         return shown.get().toPanel().after(Affine.scale(each, each));
     }
 
+    /** From the frame of a veil of an element to the sheet; see {@link #of}. */
+    public static Projective toSheet(Sheet sheet, Holder holder, int layer, Rests rests) {
+        return toPanel(rests, Vistas.shown(sheet, holder, layer)).then(holder.seat().toSheet());
+    }
+
     /** From the frame of the picture's veil to shares of its width and height. */
     public static Affine toShares(Picture picture) {
         double each = longer(picture) / LONG;

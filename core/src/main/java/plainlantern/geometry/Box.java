@@ -43,6 +43,16 @@ public record Box(double x, double y, double width, double height) {
         return new Point(x + width / 2, y + height / 2);
     }
 
+    /** From the unit square to it. */
+    public Affine fromUnit() {
+        return Affine.move(x, y).after(Affine.scale(width, height));
+    }
+
+    /** Where shares of its width and height lie. */
+    public Point at(Point share) {
+        return new Point(x + width * share.x(), y + height * share.y());
+    }
+
     public Box grown(double by) {
         return between(x - by, y - by, right() + by, bottom() + by);
     }

@@ -8,6 +8,7 @@ import java.util.stream.Stream;
 import plainlantern.arranging.Shapes;
 import plainlantern.asking.Typed;
 import plainlantern.asking.Unit;
+import plainlantern.fitting.Bends;
 import plainlantern.fitting.Coverage;
 import plainlantern.fitting.PanelState;
 import plainlantern.fitting.Shown;
@@ -146,13 +147,24 @@ public final class BoardPainter {
             int at = i;
             Content layer = panel.content().get(i);
             if (layer.look().off()) continue;
-            layer.picture().ifPresent(picture -> pictures.put(at, picture(sheet, panel, picture)));
+            layer.picture().ifPresent(picture -> {
+                Map<String, Object> shown = picture(sheet, panel, picture);
+                bent(panel, at, shown);
+                pictures.put(at, shown);
+            });
             layer.words().ifPresent(w -> words.put(at, w));
         }
         if (!words.isEmpty()) numbers.put("words", words);
         if (!pictures.isEmpty()) numbers.put("pictures", pictures);
+        if (panel.glaze().isPresent()) bent(panel, Typed.FRONTMOST, numbers);
         if (panel.acting(Typed.FRONTMOST) >= 0) numbers.put("front", panel.acting(Typed.FRONTMOST));
         return numbers;
+    }
+
+    /** Where a bend is grabbed, and what is drawn along with that. */
+    private static void bent(Holder panel, int layer, Map<String, Object> numbers) {
+        Bends.of(panel, layer).filter(bends -> !bends.handles().isEmpty()).ifPresent(bends -> numbers.put("bent",
+                Map.of("handles", bends.handles(), "lines", PathData.brief(bends.lines(), 3))));
     }
 
     private static Map<String, Object> picture(Sheet sheet, Holder panel, PictureLayer layer) {

@@ -18,6 +18,7 @@ import plainlantern.sheet.Glaze;
 import plainlantern.sheet.Look;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Treated;
+import plainlantern.treating.Bending;
 
 /**
  * What a glaze paints: what lies beneath it, as a picture that fills its box. Whoever paints the scene knows that picture's pixels; its
@@ -70,7 +71,7 @@ public final class Glazes {
     private static String mark(Sheet sheet, Glaze glaze, Box box, List<Item> beneath) {
         Box seen = box.moved(new Point(-glaze.through().dx(), -glaze.through().dy()))
                 .grown(BLURRED * glaze.through().blur()
-                + glaze.through().bend().map(bend -> Math.max(box.width(), box.height())).orElse(0.0));
+                + glaze.through().bend().map(bend -> Bending.of(bend, box).reach()).orElse(0.0));
         int hash = 31 * Scene.paper(sheet).hashCode() + box.hashCode();
         for (Item item : beneath) if (reach(item).meets(seen)) hash = 31 * hash + item.hashCode();
         return Integer.toHexString(hash);

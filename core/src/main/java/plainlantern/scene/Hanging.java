@@ -29,7 +29,7 @@ record Hanging(Warp warp, Affine map) {
                 Math.sqrt(MOST / box.width() / box.height())));
         int width = Math.max(1, (int) Math.ceil(box.width() * dense));
         int height = Math.max(1, (int) Math.ceil(box.height() * dense));
-        Affine toFrame = Affine.move(box.x(), box.y()).after(Affine.scale(box.width(), box.height()));
+        Affine toFrame = box.fromUnit();
         Projective toPicture = back.after(toFrame).then(Affine.scale(1.0 / shown.picture().width(), 1.0 / shown.picture().height()));
         Warp warp = new Warp(toPicture, !covers, shown.picture().width(), shown.picture().height(), width, height);
         return new Hanging(warp, toFrame.after(Affine.scale(1.0 / width, 1.0 / height)));

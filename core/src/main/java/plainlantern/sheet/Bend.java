@@ -2,17 +2,26 @@ package plainlantern.sheet;
 
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Collections;
 import java.util.List;
 import plainlantern.asking.Asked;
+import plainlantern.asking.BadInput;
 import plainlantern.asking.Choice;
 import plainlantern.asking.Questions;
 import plainlantern.asking.Typed;
+import plainlantern.geometry.Bicubic;
+import plainlantern.geometry.Box;
+import plainlantern.geometry.Path;
+import plainlantern.geometry.Point;
 
 /** How what is seen is bent: for each place, from where else its colour is taken. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-public sealed interface Bend permits Bend.Wave, Bend.Twirl, Bend.Bulge {
+public sealed interface Bend permits Bend.Wave, Bend.Twirl, Bend.Bulge, Bend.Mesh {
     /** A first one of each kind. */
-    List<Bend> KINDS = List.of(new Wave(2, 20, 0, 0, Wave.Shape.SINE), new Twirl(90, 0.5, 0.5, 1), new Bulge(0.5, 0.5, 0.5, 1));
+    List<Bend> KINDS = List.of(new Wave(2, 20, 0, 0, Wave.Shape.SINE), new Twirl(90, 0.5, 0.5, 1), new Bulge(0.5, 0.5, 0.5, 1),
+            new Mesh(4, 4, List.of()));
 
     /** What is done with each kind, in one place. */
     interface Kinds<T> {
@@ -21,6 +30,8 @@ public sealed interface Bend permits Bend.Wave, Bend.Twirl, Bend.Bulge {
         T twirl(Twirl bend);
 
         T bulge(Bulge bend);
+
+        T mesh(Mesh bend);
     }
 
     <T> T as(Kinds<T> kinds);
@@ -30,6 +41,26 @@ public sealed interface Bend permits Bend.Wave, Bend.Twirl, Bend.Bulge {
 
     /** The same on a sheet that is so many times as large. */
     default Bend scaled(double factor) {
+        return this;
+    }
+
+    /** Where it is grabbed, in the frame of the form's box. */
+    default List<Point> handles(Box box) {
+        return List.of();
+    }
+
+    /** What is drawn along with its handles. */
+    default Path lines(Box box) {
+        return Path.EMPTY;
+    }
+
+    /** The same with some of its {@link #handles} moved so far, or as far as they go. */
+    default Bend moved(Collection<Integer> which, Point by, Box box) {
+        return this;
+    }
+
+    /** The same with some of its handles, or with all, where they were at first. */
+    default Bend home(Collection<Integer> which) {
         return this;
     }
 
@@ -86,6 +117,34 @@ public sealed interface Bend permits Bend.Wave, Bend.Twirl, Bend.Bulge {
             Questions.check(Twirl.class, turn, x, y, radius);
         }
 
+        private Disc disc() {
+            return new Disc(x, y, radius);
+        }
+
+        private Twirl on(Disc disc) {
+            return new Twirl(turn, disc.x(), disc.y(), disc.radius());
+        }
+
+        @Override
+        public List<Point> handles(Box box) {
+            return disc().handles(box);
+        }
+
+        @Override
+        public Path lines(Box box) {
+            return disc().edge(box);
+        }
+
+        @Override
+        public Twirl moved(Collection<Integer> which, Point by, Box box) {
+            return on(disc().moved(which, by, box));
+        }
+
+        @Override
+        public Twirl home(Collection<Integer> which) {
+            return on(disc().home(which));
+        }
+
         @Override
         public <T> T as(Kinds<T> kinds) {
             return kinds.twirl(this);
@@ -112,6 +171,34 @@ public sealed interface Bend permits Bend.Wave, Bend.Twirl, Bend.Bulge {
             Questions.check(Bulge.class, strength, x, y, radius);
         }
 
+        private Disc disc() {
+            return new Disc(x, y, radius);
+        }
+
+        private Bulge on(Disc disc) {
+            return new Bulge(strength, disc.x(), disc.y(), disc.radius());
+        }
+
+        @Override
+        public List<Point> handles(Box box) {
+            return disc().handles(box);
+        }
+
+        @Override
+        public Path lines(Box box) {
+            return disc().edge(box);
+        }
+
+        @Override
+        public Bulge moved(Collection<Integer> which, Point by, Box box) {
+            return on(disc().moved(which, by, box));
+        }
+
+        @Override
+        public Bulge home(Collection<Integer> which) {
+            return on(disc().home(which));
+        }
+
         @Override
         public <T> T as(Kinds<T> kinds) {
             return kinds.bulge(this);
@@ -120,6 +207,116 @@ public sealed interface Bend permits Bend.Wave, Bend.Twirl, Bend.Bulge {
         @Override
         public String label() {
             return "Bulge";
+        }
+    }
+
+    /**
+     * Handles of an even grid that are moved, and all between them smoothly, see {@link Bicubic}.
+     *
+     * @param moved across and down of each handle, row by row from the upper left, shares of the width and the height of the form's box;
+     *              empty where none is moved
+     */
+    @JsonTypeName("mesh")
+    record Mesh(@Asked(value = "Columns", first = "4", least = 2, most = 8) @Typed.Whole int columns,
+            @Asked(value = "Rows", first = "4", least = 2, most = 8) @Typed.Whole int rows, List<Double> moved) implements Bend {
+        /** Shares are kept to a millionth. */
+        private static final double PLACES = 1e6;
+        private static final double FARTHEST = 2;
+        /** A move that would fold is halved so often on the way to where it just does not. */
+        private static final int HALVES = 12;
+
+        public Mesh {
+            Questions.check(Mesh.class, columns, rows, moved);
+            moved = moved == null ? List.of() : moved.stream().map(share -> {
+                BadInput.unless(share != null && Math.abs(share) <= FARTHEST, "moved", "A handle can be moved by twice the form at most.");
+                return Math.rint(share * PLACES) / PLACES + 0.0;
+            }).toList();
+            if (moved.stream().allMatch(share -> share == 0)) moved = List.of();
+            BadInput.unless(moved.isEmpty() || moved.size() == 2 * columns * rows, "moved", "A mesh tells two shares for each handle.");
+            BadInput.unless(moved.isEmpty() || !Bicubic.of(columns, rows, moved).folds(), "moved", "A mesh cannot be folded over itself.");
+        }
+
+        public Bicubic surface() {
+            return Bicubic.of(columns, rows, all());
+        }
+
+        private List<Double> all() {
+            return moved.isEmpty() ? Collections.nCopies(2 * columns * rows, 0.0) : moved;
+        }
+
+        /** The same surface, as near as it can be, with as many handles as another has. */
+        public Mesh gridded(Mesh like) {
+            return like.columns == columns && like.rows == rows || moved.isEmpty() ? new Mesh(like.columns, like.rows, moved)
+                    : unfolded(like.columns, like.rows, surface().resampled(like.columns, like.rows), like.all());
+        }
+
+        @Override
+        public List<Point> handles(Box box) {
+            return surface().handles().stream().map(box::at).toList();
+        }
+
+        @Override
+        public Path lines(Box box) {
+            return surface().lines().mapped(box.fromUnit());
+        }
+
+        @Override
+        public Mesh moved(Collection<Integer> which, Point by, Box box) {
+            List<Double> to = new ArrayList<>(all());
+            for (int handle : which) {
+                check(handle);
+                to.set(2 * handle, to.get(2 * handle) + by.x() / box.width());
+                to.set(2 * handle + 1, to.get(2 * handle + 1) + by.y() / box.height());
+            }
+            return unfolded(columns, rows, to, all());
+        }
+
+        @Override
+        public Mesh home(Collection<Integer> which) {
+            if (which.isEmpty()) return new Mesh(columns, rows, List.of());
+            List<Double> to = new ArrayList<>(all());
+            for (int handle : which) {
+                check(handle);
+                to.set(2 * handle, 0.0);
+                to.set(2 * handle + 1, 0.0);
+            }
+            return unfolded(columns, rows, to, all());
+        }
+
+        private void check(int handle) {
+            BadInput.unless(handle >= 0 && handle < columns * rows, "handles", "That handle is no longer there.");
+        }
+
+        /** Moved as wanted, or as far on the way there from what does not fold as it goes. */
+        private static Mesh unfolded(int columns, int rows, List<Double> wanted, List<Double> from) {
+            double share = 1;
+            double goes = 0;
+            for (int i = 0; i < HALVES && goes < 1; i++) {
+                boolean folds = Bicubic.of(columns, rows, between(from, wanted, share)).folds();
+                double off = Math.pow(0.5, i + 1);
+                if (!folds) goes = share;
+                share += folds ? -off : off;
+            }
+            return new Mesh(columns, rows, between(from, wanted, goes));
+        }
+
+        private static List<Double> between(List<Double> from, List<Double> to, double share) {
+            List<Double> between = new ArrayList<>();
+            for (int i = 0; i < to.size(); i++) {
+                double there = from.get(i) + (to.get(i) - from.get(i)) * share;
+                between.add(Math.max(-FARTHEST, Math.min(FARTHEST, Math.rint(there * PLACES) / PLACES)));
+            }
+            return between;
+        }
+
+        @Override
+        public <T> T as(Kinds<T> kinds) {
+            return kinds.mesh(this);
+        }
+
+        @Override
+        public String label() {
+            return "Mesh";
         }
     }
 }

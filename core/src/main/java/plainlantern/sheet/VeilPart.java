@@ -2,7 +2,9 @@ package plainlantern.sheet;
 
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.fasterxml.jackson.annotation.JsonTypeName;
+import java.util.Collection;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import plainlantern.asking.Asked;
 import plainlantern.asking.BadInput;
 import plainlantern.asking.Questions;
@@ -42,6 +44,16 @@ public sealed interface VeilPart permits VeilPart.Stroke, VeilPart.Gradient, Vei
     /** The same in another frame; what is told as a length grows there as all about it does. */
     VeilPart mapped(Projective map);
 
+    /** Places by which it is grabbed; none where it lies nowhere itself. */
+    default List<Point> handles() {
+        return List.of();
+    }
+
+    /** The same with what some of its {@link #handles} hold brought elsewhere. */
+    default VeilPart moved(Collection<Integer> which, UnaryOperator<Point> where) {
+        return this;
+    }
+
     /** The same on a sheet that is so many times as large, where the veil's frame is told in lengths of that. */
     VeilPart scaled(double factor, boolean framed);
 
@@ -61,6 +73,20 @@ public sealed interface VeilPart permits VeilPart.Stroke, VeilPart.Gradient, Vei
             BadInput.unless(dots != null && !dots.isEmpty(), "dots", "A stroke needs a place to begin.");
             dots = List.copyOf(dots);
             Questions.check(Stroke.class, dots, size, softness, strength);
+        }
+
+        /** Where it begins. */
+        @Override
+        public List<Point> handles() {
+            return List.of(dots.get(0).at());
+        }
+
+        @Override
+        public Stroke moved(Collection<Integer> which, UnaryOperator<Point> where) {
+            return through(dots.stream().map(dot -> {
+                Point at = where.apply(dot.at());
+                return new Dot(at.x(), at.y(), dot.press());
+            }).toList());
         }
 
         public Stroke through(List<Dot> newDots) {
@@ -107,6 +133,19 @@ public sealed interface VeilPart permits VeilPart.Stroke, VeilPart.Gradient, Vei
             BadInput.unless(from != null && to != null && Double.isFinite(from.distance(to)) && from.distance(to) > 0, "part",
                     "Drag from where it hides most to where it hides nothing.");
             Questions.check(Gradient.class, round, from, to, turned, strength);
+        }
+
+        /** Both ends, and the middle, which takes both along. */
+        @Override
+        public List<Point> handles() {
+            return List.of(from, to, from.plus(to).times(0.5));
+        }
+
+        @Override
+        public Gradient moved(Collection<Integer> which, UnaryOperator<Point> where) {
+            boolean both = which.contains(2);
+            return new Gradient(round, both || which.contains(0) ? where.apply(from) : from, both || which.contains(1) ? where.apply(to) : to,
+                    turned, strength, shows);
         }
 
         @Override

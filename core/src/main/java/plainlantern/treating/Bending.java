@@ -1,6 +1,8 @@
 package plainlantern.treating;
 
 import java.util.function.UnaryOperator;
+import plainlantern.geometry.Affine;
+import plainlantern.geometry.Bicubic;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
 import plainlantern.sheet.Bend;
@@ -26,7 +28,7 @@ public record Bending(UnaryOperator<Point> source, double reach) {
 
             @Override
             public Bending twirl(Bend.Twirl twirl) {
-                Point centre = centre(box, twirl.x(), twirl.y());
+                Point centre = box.at(new Point(twirl.x(), twirl.y()));
                 double radius = twirl.radius() * box.shorter() / 2;
                 return new Bending(p -> {
                     double share = 1 - p.distance(centre) / radius;
@@ -36,7 +38,7 @@ public record Bending(UnaryOperator<Point> source, double reach) {
 
             @Override
             public Bending bulge(Bend.Bulge bulge) {
-                Point centre = centre(box, bulge.x(), bulge.y());
+                Point centre = box.at(new Point(bulge.x(), bulge.y()));
                 double radius = bulge.radius() * box.shorter() / 2;
                 return new Bending(p -> {
                     double out = p.distance(centre) / radius;
@@ -45,11 +47,15 @@ public record Bending(UnaryOperator<Point> source, double reach) {
                     return centre.plus(p.minus(centre).times(factor));
                 }, 2 * radius);
             }
-        });
-    }
 
-    private static Point centre(Box box, double x, double y) {
-        return new Point(box.x() + box.width() * x, box.y() + box.height() * y);
+            @Override
+            public Bending mesh(Bend.Mesh mesh) {
+                Bicubic surface = mesh.surface();
+                Affine fromUnit = box.fromUnit();
+                Affine toUnit = fromUnit.inverse();
+                return new Bending(p -> fromUnit.apply(surface.inverse(toUnit.apply(p))), surface.reach(box.width(), box.height()));
+            }
+        });
     }
 
     /** Between -1 and 1; one wave from each whole number to the next. */

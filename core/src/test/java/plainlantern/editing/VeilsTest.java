@@ -17,6 +17,7 @@ import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.editing.placing.LayOut;
 import plainlantern.editing.placing.Paste;
 import plainlantern.editing.reading.EditReader;
+import plainlantern.fitting.Bends;
 import plainlantern.fitting.Veils;
 import plainlantern.geometry.Point;
 import plainlantern.pattern.EvenGrid;
@@ -80,6 +81,69 @@ class VeilsTest {
                 .orElse(e)).toList(), onPanel.lastId());
         VeilPart.Stroke twice = (VeilPart.Stroke) parts(larger, "p1").get(0);
         assertThat(twice.size()).isCloseTo(12, within(1e-6));
+    }
+
+    /** By so much as it is dragged on the sheet a part moves, however its picture lies: turned, mirrored, in perspective, in the panel. */
+    @Test
+    void partsAreMovedOnTheSheet() {
+        String mount = "{'kind':'mount-here','picture':'" + Sheets.DAWN.id() + "','corners':[{'x':20,'y':12},{'x':64,'y':20},{'x':60,'y':44},"
+                + "{'x':16,'y':50}]}";
+        for (String lies : List.of("{'kind':'turn-picture','panels':['p1'],'turn':30}", "{'kind':'turn-panels','panels':['p1'],'by':70}",
+                "{'kind':'mirror-picture','panels':['p1']}", mount, "{'kind':'add-glaze','where':'over','panels':['p1']}")) {
+            String of = lies.contains("mount") || lies.contains("glaze") ? "p4" : "p1";
+            for (String rests : List.of("picture", "panel")) {
+                Sheet veiled = Sheets.after(sheet(lies), STROKE.replace("p1", of), "{'kind':'veil','panels':['" + of + "'],'part':{"
+                        + "'kind':'gradient','from':{'x':22,'y':24},'to':{'x':40,'y':30},'strength':1}}", "{'kind':'set-veil','panels':['" + of
+                        + "'],'rests':'" + rests + "'}");
+                Sheet moved = Sheets.after(veiled, "{'kind':'move-veil','panels':['" + of + "'],'at':1,'handles':[1],'dx':3,'dy':-2}",
+                        "{'kind':'move-veil','panels':['" + of + "'],'at':0,'handles':[0],'dx':-1,'dy':2}");
+                held(veiled, of, 1, 0, 22, 24);
+                held(moved, of, 1, 0, 22, 24);
+                held(moved, of, 1, 1, 43, 28);
+                held(moved, of, 0, 0, 19, 22);
+                held(Sheets.after(moved, "{'kind':'move-veil','panels':['" + of + "'],'at':1,'handles':[2],'dx':1,'dy':1}"), of, 1, 0, 23, 25);
+            }
+        }
+    }
+
+    private static void held(Sheet sheet, String panel, int at, int handle, double x, double y) {
+        Point there = Veils.toSheet(sheet, sheet.holder(panel), -1, veil(sheet, panel).orElseThrow().rests())
+                .apply(parts(sheet, panel).get(at).handles().get(handle));
+        assertThat(there.distance(new Point(x, y))).as("%s %s", parts(sheet, panel).get(at), there).isLessThan(0.02);
+    }
+
+    /** Handles of bends go by so much on the sheet, in a turned panel, too; a mesh stops before it folds; other handles keep the surface. */
+    @Test
+    void bendsAreMovedOnTheSheet() {
+        Sheet flat = sheet("{'kind':'turn-panels','panels':['p1'],'by':30}", "{'kind':'bend','panels':['p1'],'bend':{'kind':'mesh',"
+                + "'columns':3,'rows':2}}");
+        Sheet moved = Sheets.after(flat, "{'kind':'move-bend','panels':['p1'],'handles':[1,2],'dx':4,'dy':-3}");
+        for (int i = 0; i < 6; i++)
+            assertThat(handle(moved, i).distance(handle(flat, i).plus(i == 1 || i == 2 ? new Point(4, -3) : Point.ORIGIN))).isLessThan(1e-3);
+        assertThat(handle(Sheets.after(moved, "{'kind':'move-bend','panels':['p1'],'handles':[4],'across':'33 mm'}"), 4).x())
+                .isCloseTo(33, within(1e-3));
+        Edit far = EditReader.read("{\"kind\":\"move-bend\",\"panels\":[\"p1\"],\"handles\":[1],\"dx\":90,\"dy\":0}", moved);
+        assertThat(far.remark(moved, far.on(moved)).orElseThrow().says()).contains("fold over itself");
+        assertThat(handle(far.on(moved), 1).x()).isBetween(handle(moved, 1).x() + 3, handle(moved, 1).x() + 60);
+        Sheet finer = Sheets.after(moved, "{'kind':'bend','panels':['p1'],'bend':{'kind':'mesh','columns':5,'rows':3}}");
+        assertThat(handle(finer, 2).distance(handle(moved, 1))).isLessThan(1e-3);
+        assertThat(handle(finer, 4).distance(handle(moved, 2))).isLessThan(1e-3);
+        assertThat(Sheets.after(moved, "{'kind':'move-bend','panels':['p1'],'home':true}")).isEqualTo(flat);
+        Sheet twirled = Sheets.after(flat, "{'kind':'bend','panels':['p1'],'bend':{'kind':'twirl','turn':90,'x':0.5,'y':0.5,'radius':1}}");
+        Sheet aside = Sheets.after(twirled, "{'kind':'move-bend','panels':['p1'],'handles':[0],'dx':4,'dy':-3}",
+                "{'kind':'move-bend','panels':['p1'],'handles':[1],'dx':-4,'dy':0}");
+        assertThat(handle(aside, 0).distance(handle(twirled, 0).plus(new Point(4, -3)))).isLessThan(1e-6);
+        assertThat(handle(aside, 1).distance(handle(aside, 0))).isLessThan(handle(twirled, 1).distance(handle(twirled, 0)) - 3);
+        for (Map.Entry<String, String> wrong : Map.of("{'kind':'move-bend','panels':['p1'],'handles':[6],'dx':1}", "no longer there",
+                "{'kind':'move-bend','panels':['p1'],'dx':1}", "Choose a handle", "{'kind':'bend','panels':['p1'],'bend':{'kind':'mesh',"
+                + "'columns':2,'rows':2,'moved':[0,0,-1.5,0,0,0,0,0]}}", "folded over itself", "{'kind':'bend','panels':['p1'],'bend':{"
+                + "'kind':'mesh','columns':2,'rows':2,'moved':[0,0,3,0,0,0,0,0]}}", "twice the form").entrySet())
+            assertThatThrownBy(() -> Sheets.after(moved, wrong.getKey())).as(wrong.getKey()).isInstanceOf(BadInput.class)
+                    .hasMessageContaining(wrong.getValue());
+    }
+
+    private static Point handle(Sheet sheet, int at) {
+        return Bends.of(sheet.holder("p1"), -1).orElseThrow().handles().get(at);
     }
 
     /** Another picture: one on the panel stays, one on the picture goes; what is bent stays. Moved out, the picture takes its own along. */

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.awt.image.BufferedImage;
 import java.io.File;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import javax.imageio.ImageIO;
@@ -60,6 +62,26 @@ class BendingTest {
         }
         BufferedImage triangle = painted(new Bend.Wave(2, 16, 90, 90, Bend.Wave.Shape.TRIANGLE));
         assertThat(triangle.getRGB(120, 200)).isEqualTo(painted(new Bend.Wave(2, 16, 90, 90, Bend.Wave.Shape.SINE)).getRGB(120, 200));
+    }
+
+    /** With a handle at each corner a mesh is the bilinear map of the corners, going forward. */
+    @Test
+    void aMeshOfFourIsBilinear(@TempDir File folder) throws Exception {
+        ImageIO.write(painted(null), "png", new File(folder, "in.png"));
+        agrees(folder, "mesh", new Bend.Mesh(2, 2, List.of(0.0, 0.0, 0.05, 0.0, -0.1, 0.1, 0.0, 0.075)), "-virtual-pixel", "mirror", "-distort",
+                "BilinearForward", "0,0 0,0 400,0 420,0 0,400 -40,440 400,400 400,430");
+    }
+
+    /** A handle takes what lies there along with it: what was in the middle is where the handle is now. */
+    @Test
+    void aHandleTakesThePictureAlong() {
+        BufferedImage flat = painted(null);
+        List<Double> moved = new ArrayList<>(Collections.nCopies(18, 0.0));
+        moved.set(8, 0.1);
+        moved.set(9, -0.05);
+        BufferedImage bent = painted(new Bend.Mesh(3, 3, moved));
+        assertThat(Painted.difference(bent.getSubimage(239, 179, 3, 3), flat.getSubimage(199, 199, 3, 3))).isLessThan(6);
+        assertThat(Painted.difference(bent.getSubimage(199, 199, 3, 3), flat.getSubimage(199, 199, 3, 3))).isGreaterThan(12);
     }
 
     @Test

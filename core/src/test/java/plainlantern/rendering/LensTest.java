@@ -43,7 +43,8 @@ class LensTest {
     void bendsAreThoseOfGlazes() {
         String glaze = "{'kind':'add-glaze','where':'over','panels':['p1']}";
         for (String bend : List.of("'kind':'wave','amplitude':2,'length':17,'turn':30,'phase':20,'shape':'sine'",
-                "'kind':'twirl','turn':120,'x':0.4,'y':0.5,'radius':0.8", "'kind':'bulge','strength':0.6,'x':0.5,'y':0.5,'radius':0.9")) {
+                "'kind':'twirl','turn':120,'x':0.4,'y':0.5,'radius':0.8", "'kind':'mesh','columns':3,'rows':3,'moved':[0,0,0,0,0,0,0,0,0.1,-0.05,0,0,0,0,0,0,0,0]",
+                "'kind':'bulge','strength':0.6,'x':0.5,'y':0.5,'radius':0.9")) {
             for (String lies : List.of("{'kind':'zoom-picture','panels':['p1'],'zoom':120}",
                     "{'kind':'turn-picture','panels':['p1'],'turn':20}")) {
                 BufferedImage own = painted(sheet(lies, "{'kind':'bend','panels':['p1'],'bend':{" + bend + "}}"));

@@ -9,6 +9,7 @@ import { move, resize, turn, pull, corner, seam } from "./moving.js";
 import { seamAt, hover as hoverSeam } from "./seams.js";
 import { guideAt, drag as dragGuide } from "./guides.js";
 import { tool } from "./tools.js";
+import { twice } from "./presses.js";
 import "./cutting.js";
 import "./pen.js";
 import "./points.js";
@@ -42,7 +43,7 @@ export function press(event, at) {
   }
   if (event.ctrlKey || event.metaKey) return apart(event, at, id);
   const was = sheet.selected.includes(id);
-  const chosen = event.detail === 2 ? [id] : mates(id);
+  const chosen = twice() ? [id] : mates(id);
   if (event.shiftKey) select(was ? sheet.selected.filter((other) => !chosen.includes(other)) : [...sheet.selected, ...chosen], id);
   else if (!was) select(chosen, id);
   else sheet.key = id;

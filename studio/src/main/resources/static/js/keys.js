@@ -17,6 +17,7 @@ import { pen, hand } from "./pen.js";
 import { mountHere } from "./mount.js";
 import { points } from "./points.js";
 import { resize } from "./veil.js";
+import { letGrab, nudgeGrab } from "./grabs.js";
 import * as history from "./history.js";
 import { release } from "./tools.js";
 import { drawn as isDrawn } from "./drawings.js";
@@ -68,7 +69,7 @@ const group = (together) => sheet.stage === "arrange" && sheet.selected.length &
 
 const PLAIN = {
   ",": () => step(-1), ".": () => step(1), t: () => history.toggle(), d: duplicate, Delete: remove, Backspace: remove, "?": help, 0: fit,
-  "+": () => zoomBy(1.25), "=": () => zoomBy(1.25), "-": () => zoomBy(0.8), Escape: () => unload() || clearMarks() || closePattern()
+  "+": () => zoomBy(1.25), "=": () => zoomBy(1.25), "-": () => zoomBy(0.8), Escape: () => unload() || letGrab() || clearMarks() || closePattern()
       || release() || select([]), k: knife, n: pen, N: hand, m: mountHere, e: points, p: () => (held.still = true),
   b: () => sheet.stage === "tone" && tone.beforeKey(),
   l: () => sheet.stage === "fill" && closerKey(), "{": () => raise("bottom"), "}": () => raise("front"), g: () => group(true),
@@ -123,6 +124,7 @@ window.addEventListener("keydown", (event) => {
     const [x, y] = ARROWS[event.key].map((way) => way * distance(event));
     if (sheet.stage === "arrange") arrange.nudge(x, y);
     if (sheet.stage === "settle") settle.nudge(x, y);
+    if (sheet.stage === "tone") nudgeGrab(x, y);
     if (sheet.stage === "dress") dress.nudge(x, y);
   } else if (event.key in PLAIN) {
     event.preventDefault();

@@ -43,6 +43,11 @@ let guides = () => [];
 /** Whoever knows the guides says here how they are drawn. */
 export const withGuides = (drawer) => (guides = drawer);
 
+let inTone = () => [];
+
+/** Whoever knows what is set by handles in Tone says here how they are drawn. */
+export const withHandles = (drawer) => (inTone = drawer);
+
 /** Draws everything that belongs to the selection. */
 export function redraw() {
   const chosen = sheet.selected.filter((id) => group(id));
@@ -53,6 +58,7 @@ export function redraw() {
     const d = chosen.map(form).join("");
     parts.push(svg("g", { transform: onSheet() }, ...["casing", "chosen"].map((kind) => svg("path", { d, class: kind, ...thin }))));
     if (sheet.stage === "arrange" && chosen.length) parts.push(...handles(chosen), ...own(chosen));
+    if (sheet.stage === "tone") parts.push(...inTone());
     if (sheet.stage === "dress" && chosen.length)
       parts.push(...(chosen.every((id) => panel(id).role !== undefined) ? handles(chosen) : []), ...castMarks(chosen));
   }
@@ -362,7 +368,7 @@ function label(chosen) {
     if (picture && sheet.stage !== "arrange") parts.push(span(`${Math.round(picture.ppi)} ppi`));
   }
   tag.replaceChildren(...parts);
-  place(tag, chosenBox(chosen), [...layers.stage.querySelectorAll(".slack, .grip, .handle, .arc-hold, .corner, .cast, .pull-value")]);
+  place(tag, chosenBox(chosen), [...layers.stage.querySelectorAll(".slack, .grip, .handle, .arc-hold, .corner, .cast, .pull-value, .grab")]);
 }
 
 /** The box of what is judged, in the well: the panels themselves, and the handles that stand off them. */

@@ -5,6 +5,7 @@ import { edit, askForm } from "./server.js";
 import { above } from "./marks.js";
 import { live } from "./moving.js";
 import { hold, release, tool } from "./tools.js";
+import { twice } from "./presses.js";
 import { pointCatcher, evenly } from "./catches.js";
 import { dots } from "./pen.js";
 import { onBench, clearProblems } from "./bench-parts.js";
@@ -62,7 +63,7 @@ function press(event, at) {
     return drag(Number(i), name, at);
   }
   if (dataset?.node) return drag(Number(dataset.node), "at", at);
-  if (event.detail === 2) {
+  if (twice()) {
     const { x, y } = toSheet(at);
     edit({ kind: "add-point", panel: of, x, y });
     return null;

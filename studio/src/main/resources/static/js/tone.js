@@ -5,6 +5,7 @@ import { onBench, clearProblems, problemAt } from "./bench-parts.js";
 import { say } from "./notes.js";
 import { stops } from "./layers.js";
 import { compare } from "./compare.js";
+import { grab, homeGrab } from "./grabs.js";
 
 const bench = document.getElementById("bench");
 /** So many pictures are painted while a slider moves; others wait until it is let go. */
@@ -13,14 +14,15 @@ const MOST_BYTES = 16 * 2 ** 20;
 /** Whether the picture behind all panels goes along with a selection. */
 let paperToo = false;
 
-/** A click chooses; nothing is dragged. */
-export function press(event) {
+/** A click chooses; only handles are dragged. */
+export function press(event, at) {
+  if (event.target.dataset?.grab !== undefined) return grab(event, at);
   pick(event);
   return null;
 }
 
-/** Takes tones away; glazes go themselves. */
-export const remove = () => edit(sheet.selected.length && sheet.selected.every((id) => panel(id).role === "glaze")
+/** Takes tones away; glazes go themselves. A handle that was taken goes back to its place. */
+export const remove = () => homeGrab() || edit(sheet.selected.length && sheet.selected.every((id) => panel(id).role === "glaze")
     ? { kind: "remove", panels: sheet.selected } : { kind: "clear-tone", of: aim() });
 
 const aim = () => ({ panels: sheet.selected, layer: sheet.layer, whole: sheet.whole, paper: paperToo || !sheet.selected.length });

@@ -453,6 +453,10 @@ class BrowserTest extends Browsed {
         page.keyboard().press("Escape");
         click(panel(1));
         assertThat(page.locator("#tag")).containsText("2 panels");
+        page.mouse().dblclick(middle(panel(0))[0], middle(panel(0))[1]);
+        assertThat(page.locator("#tag")).containsText("Panel 1");
+        click(panel(1));
+        assertThat(page.locator("#tag")).containsText("2 panels");
         page.keyboard().press("]");
         undoSays("Bring forward: 2 panels");
         assertThat(page.locator("#cards .card-panel").first()).hasAttribute("data-id", "p3");

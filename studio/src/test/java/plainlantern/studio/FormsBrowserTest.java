@@ -105,6 +105,9 @@ class FormsBrowserTest extends Browsed {
         settled();
         org.assertj.core.api.Assertions.assertThat(page.locator("#panels .panel").nth(0).locator(".form").first().getAttribute("d"))
                 .isNotEqualTo(first);
+        page.mouse().dblclick(at(58, 57)[0], at(58, 57)[1]);
+        undoSays("Add point: Panel 2");
+        assertThat(page.locator("#marks .node")).hasCount(4);
         page.keyboard().press("Escape");
     }
 

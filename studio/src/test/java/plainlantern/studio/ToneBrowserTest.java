@@ -2,6 +2,7 @@ package plainlantern.studio;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
@@ -285,6 +286,7 @@ class ToneBrowserTest extends Browsed {
         click(panel(0));
         undoSays("Colours: Panel 1");
         assertThat(page.locator(".veil-part")).hasCount(3);
+        movesWhatItHides();
         page.locator("[data-veil-way=form]").click();
         page.locator("[data-part=veil] [name=panel]").selectOption("p2");
         undoSays("Form of a panel: Panel 1");
@@ -309,7 +311,85 @@ class ToneBrowserTest extends Browsed {
         assertThat(boardDifference(ImageIO.read(Files.newInputStream(download.path())))).isLessThan(2);
     }
 
+    /** A stroke and a gradient are moved on the board. */
+    private void movesWhatItHides() {
+        page.keyboard().press("Escape");
+        page.locator("[data-veil-part]:has-text(\"gradient\")").click();
+        assertThat(grabs()).hasCount(3);
+        double[] end = middle(grabs().nth(1));
+        double[] middle = middle(grabs().nth(2));
+        drag(end, 30, -10);
+        undoSays("Move in the veil: Panel 1");
+        assertThat(grabs().nth(1)).hasClass("grab taken");
+        assertThat(middle(grabs().nth(1))[0]).isCloseTo(end[0] + 30, within(0.7));
+        assertThat(middle(grabs().nth(2))[0]).isCloseTo(middle[0] + 15, within(0.7));
+        page.locator("[data-veil-part]:has-text(\"Brush\")").click();
+        assertThat(grabs()).hasCount(1);
+        double[] begun = middle(grabs().first());
+        String was = settled(mask());
+        click(grabs().first());
+        page.keyboard().press("ArrowDown");
+        undoSays("Move in the veil: Panel 1");
+        assertThat(mask()).not().hasAttribute("href", was);
+        assertThat(middle(grabs().first())[1]).isGreaterThan(begun[1] + 1);
+        page.keyboard().press("Escape");
+        page.keyboard().press("Escape");
+        // Those of the bulge.
+        assertThat(grabs()).hasCount(2);
+    }
+
+    private Locator grabs() {
+        return page.locator("#marks .grab");
+    }
+
+    /**
+     * Handles of a mesh are dragged, typed and brought home; nothing is folded over itself; other handles keep the form; other bends are
+     * held by their middle and their edge; the board is the delivery.
+     */
+    @Test
+    void bendsAreHeldOnTheBoard() throws Exception {
+        toned();
+        page.locator("[data-part=bend] summary").click();
+        page.locator("[data-part=bend] [data-bend]:has-text(\"Mesh\")").click();
+        undoSays("Mesh: Panel 1");
+        assertThat(grabs()).hasCount(16);
+        String flat = settled(page.locator("#panels image").first());
+        double[] home = middle(grabs().nth(5));
+        drag(home, 14, 9);
+        undoSays("Bend: Panel 1");
+        assertThat(page.locator("#panels image").first()).not().hasAttribute("href", flat);
+        assertThat(middle(grabs().nth(5))[0]).isCloseTo(home[0] + 14, within(0.7));
+        page.mouse().dblclick(middle(grabs().nth(5))[0], middle(grabs().nth(5))[1]);
+        settled();
+        assertThat(page.locator("#panels image").first()).hasAttribute("href", flat);
+        drag(home, 400, 0);
+        assertThat(page.locator(".say")).containsText("fold over itself");
+        double[] stopped = middle(grabs().nth(5));
+        assertThat(stopped[0]).isBetween(home[0] + 5, middle(grabs().nth(6))[0]);
+        type(page.locator("#grab-at [name=across]"), "nowhere");
+        assertThat(page.locator("[data-part=bend] .problem").last()).containsText("nowhere");
+        type(page.locator("#grab-at [name=down]"), "31.5 mm");
+        settled();
+        assertThat(page.locator("#grab-at [name=down]")).hasValue("31.50 mm");
+        type(page.locator("#bend-form [name=columns]"), "9");
+        assertThat(page.locator("#bend-form .problem")).containsText("from 2 to 8");
+        type(page.locator("#bend-form [name=columns]"), "5");
+        assertThat(grabs()).hasCount(20);
+        page.keyboard().press("7");
+        Download download = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
+        assertThat(boardDifference(ImageIO.read(Files.newInputStream(download.path())))).isLessThan(2);
+        page.keyboard().press("4");
+        page.locator("#bend-home").click();
+        undoSays("Straighten: Panel 1");
+        page.locator("[data-part=bend] [data-bend]:has-text(\"Twirl\")").click();
+        assertThat(grabs()).hasCount(2);
+        drag(middle(grabs().nth(0)), 12, 0);
+        assertThat(page.locator("#bend-form [name=x]")).not().hasValue("50 %");
+        drag(middle(grabs().nth(1)), -8, 0);
+        assertThat(page.locator("#bend-form [name=radius]")).not().hasValue("100 %");
+    }
+
     private Locator mask() {
-        return page.locator("#panels mask image");
+        return page.locator("#panels mask image[data-veil]");
     }
 }

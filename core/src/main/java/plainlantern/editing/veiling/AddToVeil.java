@@ -10,9 +10,7 @@ import plainlantern.editing.Titles;
 import plainlantern.fitting.Shown;
 import plainlantern.fitting.Veils;
 import plainlantern.fitting.Vistas;
-import plainlantern.geometry.Affine;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Projective;
 import plainlantern.sheet.Holder;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Veil;
@@ -49,15 +47,10 @@ public record AddToVeil(List<String> panels, @Typed.Layer int layer, VeilPart pa
         Holder first = before.holders(panels).get(0);
         Shown shown = Vistas.shown(before, first, layer)
                 .orElseThrow(() -> new BadInput("panels", "A glaze has no colours of its own. Type the colour instead."));
-        Point at = toSheet(first, Rests.PICTURE, Optional.of(shown)).inverse().apply(pick.get());
+        Point at = Veils.toSheet(before, first, layer, Rests.PICTURE).inverse().apply(pick.get());
         Point share = Veils.toShares(shown.picture()).apply(at);
         BadInput.unless(share.x() >= 0 && share.x() <= 1 && share.y() >= 0 && share.y() <= 1, "colour", "Click a place on the picture.");
         return new AddToVeil(panels, layer, colours.coloured(outside.colour(shown.picture().id(), share)), Optional.empty());
-    }
-
-    private static Projective toSheet(Holder holder, Rests rests, Optional<Shown> shown) {
-        Affine seat = holder.seat().toSheet();
-        return Veils.toPanel(rests, shown).then(seat);
     }
 
     @Override
@@ -67,8 +60,7 @@ public record AddToVeil(List<String> panels, @Typed.Layer int layer, VeilPart pa
     }
 
     private Veil added(Sheet before, Holder holder, Veil veil) {
-        Optional<Shown> shown = Vistas.shown(before, holder, layer);
-        return veil.switched(false).adding(part.mapped(toSheet(holder, veil.rests(), shown).inverse()));
+        return veil.switched(false).adding(part.mapped(Veils.toSheet(before, holder, layer, veil.rests()).inverse()));
     }
 
     @Override

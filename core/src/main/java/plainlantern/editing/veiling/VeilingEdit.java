@@ -12,7 +12,7 @@ import plainlantern.sheet.Veil;
 import plainlantern.sheet.Veil.Rests;
 
 /** Veils. Edits tell places and lengths on the sheet; a veil keeps them in the frame that it rests in. */
-public sealed interface VeilingEdit extends Edit permits AddToVeil, CopyVeil, SetVeil, Unveil {
+public sealed interface VeilingEdit extends Edit permits AddToVeil, CopyVeil, MoveVeil, SetVeil, Unveil {
     /** Whether a veil could be of an element: of a glaze, or of a picture of it. */
     private static boolean veiled(Holder holder, int layer) {
         return holder.glaze().isPresent() || holder.acting(layer) >= 0;

@@ -41,12 +41,38 @@ public record GlazesView(Optional<Chosen> chosen, List<Named> all, boolean selec
     /** @param any whether it is at all */
     public record Seen(ToneView.Value blur, Bent bent, boolean any) {}
 
-    /** @param kind which bend, empty where it is not bent */
-    public record Bent(String kind, String shape, List<Fields.Field> fields) {
+    private static final Bend.Kinds<String> GRABS = new Bend.Kinds<>() {
+        @Override
+        public String wave(Bend.Wave bend) {
+            return "";
+        }
+
+        @Override
+        public String twirl(Bend.Twirl bend) {
+            return ROUND;
+        }
+
+        @Override
+        public String bulge(Bend.Bulge bend) {
+            return ROUND;
+        }
+
+        @Override
+        public String mesh(Bend.Mesh bend) {
+            return "Drag its handles on the board. Shift takes several; a double click brings one back.";
+        }
+    };
+    private static final String ROUND = "Drag its middle or its edge on the board.";
+
+    /**
+     * @param kind  which bend, empty where it is not bent
+     * @param grabs what can be dragged on the board, in words; empty where nothing can
+     */
+    public record Bent(String kind, String shape, List<Fields.Field> fields, String grabs) {
         static Bent of(Through through, Numbers n) {
             return through.bend().map(bend -> new Bent(bend.label().toLowerCase(Locale.ROOT), bend instanceof Bend.Wave wave
-                    ? wave.shape().label() : "", Fields.of(bend.getClass(), Optional.of((Record) bend), n, 0)))
-                    .orElse(new Bent("", "", List.of()));
+                    ? wave.shape().label() : "", Fields.of(bend.getClass(), Optional.of((Record) bend), n, 0), bend.as(GRABS)))
+                    .orElse(new Bent("", "", List.of(), ""));
         }
 
         /** The bends there are, each with a first one as an edit takes it. */

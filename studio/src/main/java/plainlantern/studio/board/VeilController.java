@@ -1,17 +1,29 @@
 package plainlantern.studio.board;
 
+import java.util.List;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import plainlantern.fitting.Veils;
+import plainlantern.geometry.Point;
+import plainlantern.geometry.Projective;
+import plainlantern.outline.PathData;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.Previews.Level;
 import plainlantern.scene.Scene;
 import plainlantern.scene.Scene.PaintedPicture;
+import plainlantern.sheet.Holder;
+import plainlantern.sheet.Sheet;
+import plainlantern.sheet.Veil;
+import plainlantern.sheet.VeilPart;
 import plainlantern.studio.account.Member;
 import plainlantern.studio.sheets.Sheets;
 import plainlantern.studio.shelf.Paints;
@@ -30,6 +42,29 @@ public class VeilController {
     VeilController(Sheets sheets, Paints paints) {
         this.sheets = sheets;
         this.paints = paints;
+    }
+
+    /**
+     * Where a part of a veil lies on the sheet.
+     *
+     * @param handles see {@link VeilPart#handles}
+     * @param course  of a brush, as a path; empty else
+     * @param round   whether it is a gradient about a middle
+     */
+    public record Lying(List<Point> handles, String course, boolean round) {}
+
+    @PostMapping("/veil-part")
+    Lying part(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam String panel,
+            @RequestParam(defaultValue = "-1") int layer, @RequestParam(defaultValue = "0") int at) {
+        Sheet sheet = sheets.open(id, member.id()).sheet();
+        Holder holder = sheet.holder(panel);
+        Veil veil = Veils.of(holder, layer).filter(v -> at >= 0 && at < v.parts().size()).orElseThrow(NotFound::new);
+        VeilPart part = veil.parts().get(at);
+        Projective toSheet = Veils.toSheet(sheet, holder, layer, veil.rests());
+        String course = part instanceof VeilPart.Stroke stroke ? "M" + stroke.dots().stream().map(dot -> toSheet.apply(dot.at()))
+                .map(p -> PathData.number(p.x(), 2) + " " + PathData.number(p.y(), 2)).collect(Collectors.joining("L")) : "";
+        return new Lying(part.handles().stream().map(toSheet::apply).toList(), course,
+                part instanceof VeilPart.Gradient gradient && gradient.round());
     }
 
     /**

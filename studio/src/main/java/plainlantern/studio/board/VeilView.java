@@ -37,8 +37,11 @@ public record VeilView(boolean glaze, boolean onPanel, boolean off, List<Part> p
     /** @param key as an edit calls it */
     public record Way(String key, String label, String title) {}
 
-    /** @param args what an edit of it says of it */
-    public record Part(int at, String label, boolean shows, String strength, String args) {}
+    /**
+     * @param args  what an edit of it says of it
+     * @param grabs whether it can be moved on the board
+     */
+    public record Part(int at, String label, boolean shows, String strength, String args, boolean grabs) {}
 
     public record Named(String id, String name) {}
 
@@ -62,6 +65,7 @@ public record VeilView(boolean glaze, boolean onPanel, boolean off, List<Part> p
     private static Part part(Sheet sheet, VeilPart part, int at) {
         String label = part instanceof VeilPart.Form form ? sheet.find(form.panel()).map(Element::name).orElse("A panel that is gone")
                 : part.label();
-        return new Part(at, label, part.shows(), Unit.percent(part.strength()), "{\"at\":" + at + "}");
+        return new Part(at, label, part.shows(), Unit.percent(part.strength()), "{\"at\":" + at + "}",
+                !part.handles().isEmpty());
     }
 }
