@@ -1,6 +1,7 @@
 package plainlantern.picture;
 
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
@@ -48,9 +49,8 @@ final class Lensing {
         Affine back = toPanel.inverse();
         Affine toPicture = map.inverse();
         Optional<Bending> bending = lens.how().bend().map(bend -> Bending.of(bend, lens.box()));
-        double reach = bending.map(b -> b.reach() / toPanel.least()).orElse(0.0) + 2;
         Box picture = Path.box(new Box(0, 0, width, height)).mapped(map).bounds().grown(1);
-        Box near = out.box().grown(Math.min(reach, picture.width() + picture.height()));
+        Box near = bending.map(b -> b.seen(out.box(), toPanel)).orElse(out.box()).grown(2);
         if (!near.meets(picture)) return out;
         Tile from = pictures.onto(sharp, width, height, map, Box.between(
                 Math.max(near.x(), picture.x()), Math.max(near.y(), picture.y()), Math.min(near.right(), picture.right()),
@@ -58,9 +58,10 @@ final class Lensing {
         // Half a pixel of whichever is larger: what lies at the very edge is half clear.
         double inset = Math.max(0.5, 0.75 / Math.min(map.xScale(), map.yScale()));
         IntStream.range(0, out.height()).parallel().forEach(y -> {
+            Optional<UnaryOperator<Point>> source = bending.map(b -> b.source().get());
             for (int x = 0; x < out.width(); x++) {
                 Point at = new Point(out.x() + x + 0.5, out.y() + y + 0.5);
-                Point place = bending.map(b -> back.apply(b.source().apply(toPanel.apply(at)))).orElse(at);
+                Point place = source.map(s -> back.apply(s.apply(toPanel.apply(at)))).orElse(at);
                 Point own = toPicture.apply(place);
                 boolean beyond = own.x() < inset || own.x() > width - inset || own.y() < inset || own.y() > height - inset;
                 Point seen = beyond ? map.apply(new Point(within(own.x(), inset, width), within(own.y(), inset, height))) : place;

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
@@ -171,16 +172,22 @@ public final class Glazing implements PictureSource {
     /** Pixels of a box, taken from where they are bent from; between pixels colours are mixed evenly. */
     private static Tile bent(Optional<Bending> bending, Affine toSheet, Box box, Function<Box, Tile> pixels) {
         if (bending.isEmpty()) return pixels.apply(box);
-        Tile from = pixels.apply(box.grown(room(bending.get(), toSheet)));
+        Tile from = pixels.apply(around(bending.get().seen(box, toSheet)));
         Affine toPixels = toSheet.inverse();
         Tile out = Tile.over(box);
         IntStream.range(0, out.height()).parallel().forEach(y -> {
+            UnaryOperator<Point> source = bending.get().source().get();
             for (int x = 0; x < out.width(); x++) {
-                Point place = toPixels.apply(bending.get().source().apply(toSheet.apply(new Point(out.x() + x + 0.5, out.y() + y + 0.5))));
+                Point place = toPixels.apply(source.apply(toSheet.apply(new Point(out.x() + x + 0.5, out.y() + y + 0.5))));
                 out.argb()[y * out.width() + x] = Cells.between(from, place.x(), place.y());
             }
         });
         return out;
+    }
+
+    /** Whole pixels around a box, and two more. */
+    private static Box around(Box box) {
+        return Box.between(Math.floor(box.x()) - 2, Math.floor(box.y()) - 2, Math.ceil(box.right()) + 2, Math.ceil(box.bottom()) + 2);
     }
 
     private static double deviation(Through through, Affine toPixels) {
