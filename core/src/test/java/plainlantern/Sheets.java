@@ -144,7 +144,7 @@ public final class Sheets {
         Tone tone = chance.whole(0, 2) > 0 ? Tone.NEUTRAL : TONE.following(chance.flag() ? Optional.of("t1") : Optional.empty());
         return new Glaze(form.basics(), form.outline(), chance.whole(0, 3) == 0, new Through(chance.flag() ? 0 : length(chance, 0, 20),
                 chance.flag() ? 0 : length(chance, -40, 40), chance.flag() ? 0 : length(chance, -40, 40), bend(chance)), tone,
-                veil(chance, Veil.Rests.PANEL));
+                veil(chance, Veil.Rests.PANEL), chance.flag());
     }
 
     private static Optional<Bend> bend(Chance chance) {

@@ -20,9 +20,10 @@ import plainlantern.sheet.Through;
  * @param box     of the form, there
  */
 public record Bends(Bend bend, Affine toSheet, Box box) {
-    /** That of a glaze, or of the picture of a panel that edits mean, see {@link Holder#acting}. */
+    /** That of a glaze, or of the picture of a panel that edits mean, see {@link Holder#acting}; not one that is switched off. */
     public static Optional<Bends> of(Holder holder, int layer) {
-        return holder.glaze().map(Glaze::through).or(() -> holder.picture(layer).flatMap(PictureLayer::through)).flatMap(Through::bend)
+        return holder.glaze().map(Glaze::through).or(() -> holder.picture(layer).flatMap(PictureLayer::through)).map(Through::seen)
+                .flatMap(Through::bend)
                 .map(bend -> in(holder, bend));
     }
 

@@ -146,7 +146,7 @@ public final class Vistas {
         Vista vista = vista(sheet, layer);
         Picture picture = sheet.picture(vista.picture());
         Pose pose = pose(nudging(plane, layer.nudge()).after(base(sheet, panel, layer)), picture);
-        return new Shown(picture, new Flat(Fit.FREE, pose, vista.held()), plane, vista.treatment().slice(layer.treatment().tone()),
+        return new Shown(picture, new Flat(Fit.FREE, pose, vista.held()), plane, vista.treatment().slice(layer.treatment()),
                 layer.look(), layer.through(), layer.veil());
     }
 

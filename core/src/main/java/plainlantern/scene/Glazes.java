@@ -17,6 +17,7 @@ import plainlantern.scene.Scene.Shade;
 import plainlantern.sheet.Glaze;
 import plainlantern.sheet.Look;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.Through;
 import plainlantern.sheet.Treated;
 import plainlantern.treating.Bending;
 
@@ -29,7 +30,7 @@ public final class Glazes {
     private static final double FINEST = 40;
     private static final double MOST = 20_000;
     /** So many standard deviations of a blur are looked at. */
-    private static final double BLURRED = 4;
+    static final double BLURRED = 4;
     /** A miter reaches so many widths of its line beyond the corner. */
     private static final double MITER = Scene.Line.MITER_LIMIT / 2;
 
@@ -69,9 +70,9 @@ public final class Glazes {
 
     /** Of the paper and of all items that can be seen through the glaze. */
     private static String mark(Sheet sheet, Glaze glaze, Box box, List<Item> beneath) {
-        Box seen = box.moved(new Point(-glaze.through().dx(), -glaze.through().dy()))
-                .grown(BLURRED * glaze.through().blur()
-                + glaze.through().bend().map(bend -> Bending.of(bend, box).reach()).orElse(0.0));
+        Through through = glaze.through().seen();
+        Box seen = box.moved(new Point(-through.dx(), -through.dy())).grown(BLURRED * through.blur()
+                + through.bend().map(bend -> Bending.of(bend, box).reach()).orElse(0.0));
         int hash = 31 * Scene.paper(sheet).hashCode() + box.hashCode();
         for (Item item : beneath) if (reach(item).meets(seen)) hash = 31 * hash + item.hashCode();
         return Integer.toHexString(hash);

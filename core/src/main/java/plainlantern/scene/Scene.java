@@ -29,11 +29,13 @@ import plainlantern.sheet.PictureLayer;
 import plainlantern.sheet.Rim;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Stop;
+import plainlantern.sheet.Through;
 import plainlantern.sheet.Treated;
 import plainlantern.sheet.Veiled;
 import plainlantern.sheet.Warp;
 import plainlantern.sheet.Wash;
 import plainlantern.sheet.Words;
+import plainlantern.treating.Bending;
 
 /**
  * What is painted, from back to front, on a sheet of {@code width} by {@code height} mm.
@@ -443,7 +445,7 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
                 Affine toPanel = shown.pose().toPanel(picture.width(), picture.height())
                         .after(Affine.scale(picture.width(), picture.height()));
                 Treated treated = Treated.of(picture.id(), shown.treatment(), under, own)
-                        .seen(layer.through().map(how -> new Lens(how, toPanel, holder.ownPath().bounds())))
+                        .seen(through(layer).map(how -> new Lens(how, toPanel, holder.ownPath().bounds())))
                         .veiled(Veils.worn(sheet, holder, layer.veil(), Optional.of(shown), toPanel));
                 return new PaintedPicture(at, Pixels.of(picture, treated), pixelsToSheet, covers, 0, layer.look());
             }
@@ -471,13 +473,27 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
                 Vistas.sitting(sheet, sheet.vista(slice.vista())).outline().bounds())).orElseGet(own);
         Treated treated = Treated.of(picture.id(), shown.treatment(), under, own);
         Path form = holder.ownPath();
-        Hanging hanging = Hanging.in(shown, shown.toPanel(), form, form.bounds(), covers);
+        Box box = through(layer).map(how -> seen(how, form.bounds())).orElse(form.bounds());
+        Hanging hanging = Hanging.in(shown, shown.toPanel(), form, box, covers);
         int across = hanging.warp().across();
         int down = hanging.warp().down();
-        Optional<Veiled> veil = Veils.worn(sheet, holder, layer.veil(), Optional.of(shown),
-                hanging.map().after(Affine.scale(across, down)));
-        Pixels pixels = new Pixels(treated.warped(Optional.of(hanging.warp())).veiled(veil), across, down, picture.foot());
+        Affine toPanel = hanging.map().after(Affine.scale(across, down));
+        Treated hung = treated.warped(Optional.of(hanging.warp()))
+                .seen(through(layer).map(how -> new Lens(how, toPanel, form.bounds())))
+                .veiled(Veils.worn(sheet, holder, layer.veil(), Optional.of(shown), toPanel));
+        Pixels pixels = new Pixels(hung, across, down, picture.foot());
         return new PaintedPicture(at, pixels, holder.seat().toSheet().after(hanging.map()), covers, 0, layer.look());
+    }
+
+    /** How a picture is bent and blurred, where that is switched on. */
+    private static Optional<Through> through(PictureLayer layer) {
+        return layer.through().filter(how -> !how.off());
+    }
+
+    /** All that is seen in a form's box of what is bent and blurred. */
+    private static Box seen(Through how, Box box) {
+        return how.bend().map(bend -> Bending.of(bend, box).seen(box, Affine.IDENTITY)).orElse(box).union(box)
+                .grown(how.blur() * Glazes.BLURRED);
     }
 
     private static PaintedLetters letters(Holder panel, int at, Words words) {

@@ -16,21 +16,23 @@ import plainlantern.outline.Rectangle;
  * @param whole   whether it lies over the whole sheet and its bleed, whatever becomes of their size
  * @param tone    what becomes of the colours, at last
  * @param veil    what hides parts of it
+ * @param toneOff whether the tone is switched off for now
  */
 @JsonTypeName("glaze")
 public record Glaze(Basics basics, Outline outline, @Typed.Switch boolean whole, Through through,
-        @JsonInclude(value = JsonInclude.Include.CUSTOM, valueFilter = Neutral.LeftOut.class) Tone tone, Optional<Veil> veil)
-        implements Holder {
+        @JsonInclude(value = JsonInclude.Include.CUSTOM, valueFilter = Neutral.LeftOut.class) Tone tone, Optional<Veil> veil,
+        @Typed.Switch @JsonInclude(JsonInclude.Include.NON_DEFAULT) boolean toneOff) implements Holder {
     public Glaze {
         veil = veil == null ? Optional.empty() : veil;
         through = through == null ? Through.CLEAR : through;
         tone = tone == null ? Tone.NEUTRAL : tone;
+        toneOff = toneOff && !tone.plain();
         outline = whole ? Rectangle.SHARP : outline;
     }
 
     /** A clear one with that form. */
     public static Glaze of(Basics basics, Outline outline) {
-        return new Glaze(basics, outline, false, Through.CLEAR, Tone.NEUTRAL, Optional.empty());
+        return new Glaze(basics, outline, false, Through.CLEAR, Tone.NEUTRAL, Optional.empty(), false);
     }
 
     /** The same over that box, where it lies over the whole sheet. */
@@ -40,22 +42,33 @@ public record Glaze(Basics basics, Outline outline, @Typed.Switch boolean whole,
     }
 
     public Glaze covering(boolean nowWhole) {
-        return new Glaze(basics, outline, nowWhole, through, tone, veil);
+        return new Glaze(basics, outline, nowWhole, through, tone, veil, toneOff);
     }
 
     public Glaze seeing(Through newThrough) {
-        return new Glaze(basics, outline, whole, newThrough, tone, veil);
+        return new Glaze(basics, outline, whole, newThrough, tone, veil, toneOff);
     }
 
+    /** The same with another tone, switched on. */
     public Glaze toned(Tone newTone) {
-        return new Glaze(basics, outline, whole, through, newTone, veil);
+        return toned(newTone, false);
+    }
+
+    /** The same with another tone, which is switched off or not. */
+    public Glaze toned(Tone newTone, boolean off) {
+        return new Glaze(basics, outline, whole, through, newTone, veil, off);
+    }
+
+    /** Its tone as it is seen. */
+    public Tone seenTone() {
+        return toneOff ? Tone.NEUTRAL : tone;
     }
 
     public Glaze veiled(Optional<Veil> newVeil) {
-        return new Glaze(basics, outline, whole, through, tone, newVeil.flatMap(Veil::kept));
+        return new Glaze(basics, outline, whole, through, tone, newVeil.flatMap(Veil::kept), toneOff);
     }
 
-    /** Whether it changes nothing of what lies beneath, but for what its finish adds. */
+    /** Whether it changes nothing of what lies beneath, but for what its finish adds; what is switched off might. */
     public boolean clear() {
         return through.equals(Through.CLEAR) && tone.plain();
     }
@@ -87,12 +100,12 @@ public record Glaze(Basics basics, Outline outline, @Typed.Switch boolean whole,
 
     @Override
     public Glaze with(Basics newBasics) {
-        return new Glaze(newBasics, outline, whole, through, tone, veil);
+        return new Glaze(newBasics, outline, whole, through, tone, veil, toneOff);
     }
 
     @Override
     public Glaze withOutline(Outline newOutline) {
-        return new Glaze(basics, newOutline, whole, through, tone, veil);
+        return new Glaze(basics, newOutline, whole, through, tone, veil, toneOff);
     }
 
     /** It holds no layers. */
@@ -104,6 +117,6 @@ public record Glaze(Basics basics, Outline outline, @Typed.Switch boolean whole,
     @Override
     public Glaze scaled(double factor) {
         return new Glaze(basics.finished(finish().scaled(factor)), outline.scaled(factor), whole, through.scaled(factor),
-                tone.scaled(factor), veil.map(v -> v.scaled(factor)));
+                tone.scaled(factor), veil.map(v -> v.scaled(factor)), toneOff);
     }
 }

@@ -94,7 +94,7 @@ public record PictureLayer(Source source, Placement placement, Treatment treatme
 
     /** The same bent and blurred so; nothing is shifted. */
     public PictureLayer seen(Through newThrough) {
-        Through still = new Through(newThrough.blur(), 0, 0, newThrough.bend());
+        Through still = new Through(newThrough.blur(), 0, 0, newThrough.bend(), newThrough.off());
         return new PictureLayer(source, placement, treatment, look, Optional.of(still), veil);
     }
 

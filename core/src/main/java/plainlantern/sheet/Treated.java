@@ -46,8 +46,8 @@ public record Treated(String picture, Optional<Cleared> cleared, List<Toned> ton
     /** What lies beneath a glaze: {@code name} tells which glaze and what lies there. */
     public static Treated beneath(String name, Glaze glaze, Supplier<Lying> lying) {
         List<Toned> tones = new ArrayList<>();
-        add(glaze.tone(), lying, tones);
-        return new Treated(name, Optional.empty(), tones, Optional.empty(), Optional.of(glaze.through()));
+        add(glaze.seenTone(), lying, tones);
+        return new Treated(name, Optional.empty(), tones, Optional.empty(), Optional.of(glaze.through().seen()));
     }
 
     /** The picture's id, or the id of the glaze, whatever lies beneath that. */
@@ -62,7 +62,7 @@ public record Treated(String picture, Optional<Cleared> cleared, List<Toned> ton
 
     /** Treated so but for what depends on where it lies. */
     public static Treated anywhere(String picture, Treatment treatment) {
-        List<Toned> tones = Stream.of(treatment.under(), treatment.tone()).map(tone -> new Toned(tone, Optional.empty()).anywhere())
+        List<Toned> tones = Stream.of(treatment.under(), treatment.seen()).map(tone -> new Toned(tone, Optional.empty()).anywhere())
                 .filter(toned -> !toned.tone().plain()).toList();
         return new Treated(picture, treatment.cleared(), tones, Optional.empty());
     }
@@ -71,7 +71,7 @@ public record Treated(String picture, Optional<Cleared> cleared, List<Toned> ton
     public static Treated of(String picture, Treatment treatment, Supplier<Lying> under, Supplier<Lying> own) {
         List<Toned> tones = new ArrayList<>();
         add(treatment.under(), under, tones);
-        add(treatment.tone(), own, tones);
+        add(treatment.seen(), own, tones);
         return new Treated(picture, treatment.cleared(), tones, Optional.empty());
     }
 

@@ -86,6 +86,8 @@ class EveryEditTest {
         SAMPLES.put("bend", "'panels':['p1','p6'],'layer':0,'bend':{'kind':'wave','amplitude':'2 mm','length':20,'turn':'45°','phase':0,"
                 + "'shape':'square'}");
         SAMPLES.put("move-bend", "'panels':['p1'],'layer':0,'home':true");
+        SAMPLES.put("switch-bend", "'panels':['p1','p6'],'layer':0,'off':true");
+        SAMPLES.put("switch-tone", "'of':{'panels':['p1','p6'],'layer':0,'whole':false,'paper':true},'off':true");
         SAMPLES.put("veil", "'panels':['p1','p6'],'layer':0,'part':{'kind':'stroke','dots':[[3,4,1],[9,4.5,0.5],[30,4,0.25]],'size':'5 mm',"
                 + "'softness':'50 %','strength':1,'shows':false}");
         SAMPLES.put("move-veil", "'panels':['p1'],'layer':0,'at':0,'handles':[0],'dx':'2 mm','dy':3");

@@ -16,6 +16,7 @@ import plainlantern.sheet.HueRange;
 import plainlantern.sheet.PictureLayer;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
+import plainlantern.sheet.Through;
 import plainlantern.sheet.Tone;
 import plainlantern.sheet.Treated;
 
@@ -55,6 +56,31 @@ class TonesTest {
         }
         assertThatThrownBy(() -> Sheets.after(Sheet.empty("s", Unit.MM, 320, 100, 300), "{'kind':'set-tone','of':{},'exposure':1}"))
                 .hasMessageContaining("no picture");
+    }
+
+    /** Switched off, nothing is seen of tones, blurs and bends, and their values stay; whatever is set of one switches it on. */
+    @Test
+    void treatmentsAreSwitchedOffAndOn() {
+        Sheet all = Sheets.after(THREE, "{'kind':'add-glaze','where':'over','panels':['p3']}", "{'kind':'make-vista','panels':['p1','p2'],"
+                + "'picture':'" + DAWN + "'}", "{'kind':'set-tone','of':{'panels':['p1','p4']},'exposure':1}",
+                "{'kind':'set-tone','of':{'panels':['p2'],'whole':true},'contrast':0.3}", "{'kind':'blur','panels':['p1','p4'],'blur':2}");
+        String off = "{'kind':'switch-tone','of':{'panels':['p1','p4']},'off':true}";
+        String whole = "{'kind':'switch-tone','of':{'panels':['p2'],'whole':true},'off':true}";
+        String bend = "{'kind':'switch-bend','panels':['p1','p4'],'off':true}";
+        assertThat(seen(all, "p1").tones()).hasSize(2);
+        assertThat(seen(Sheets.after(all, off), "p1").tones()).hasSize(1);
+        Sheet none = Sheets.after(all, off, whole, bend);
+        for (String id : List.of("p1", "p2")) assertThat(seen(none, id)).isEqualTo(Treated.plain(DAWN));
+        Treated glaze = Scene.of(none).items().get(3).pictures().get(0).treated();
+        assertThat(glaze.tones()).isEmpty();
+        assertThat(glaze.through()).contains(Through.CLEAR);
+        assertThat(SheetJson.read(SheetJson.write(none))).isEqualTo(none);
+        assertThat(Sheets.after(none, off.replace("true", "false"), whole.replace("'off':true", "'off':false"), bend.replace("true", "false")))
+                .isEqualTo(all);
+        Sheet set = Sheets.after(none, "{'kind':'set-tone','of':{'panels':['p1','p4']},'black':0.1}",
+                "{'kind':'set-glaze','panels':['p4'],'dx':3}");
+        assertThat(seen(set, "p1").tones()).singleElement().extracting(toned -> toned.tone().balance().exposure()).isEqualTo(1.0);
+        assertThat(Scene.of(set).items().get(3).pictures().get(0).treated().through()).contains(new Through(2, 3, 0, Optional.empty()));
     }
 
     @Test

@@ -1,7 +1,6 @@
 package plainlantern.rendering;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static plainlantern.rendering.VeilingTest.PHOTO;
 import static plainlantern.rendering.VeilingTest.PICTURES;
 import static plainlantern.rendering.VeilingTest.PPI;
@@ -16,7 +15,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import plainlantern.Painted;
 import plainlantern.Sheets;
-import plainlantern.asking.BadInput;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Sheet;
 
@@ -55,7 +53,7 @@ class LensTest {
         }
     }
 
-    /** What is blurred is opaque up to its edges; a veil over it is sharp; others get the same; none is for mounted pictures. */
+    /** What is blurred is opaque up to its edges; a veil over it is sharp; others get the same. */
     @Test
     void itGoesWithEverythingElse() {
         Sheet blurred = sheet("{'kind':'blur','panels':['p1'],'blur':4}");
@@ -70,9 +68,24 @@ class LensTest {
         Sheet two = Sheets.after(blurred, "{'kind':'duplicate','panels':['p1'],'dx':0,'dy':0}", "{'kind':'blur','panels':['p2'],'blur':0}",
                 "{'kind':'copy-bend','from':'p1','panels':['p1','p2']}");
         assertThat(two.holder("p2").pictures().get(0).through()).isEqualTo(blurred.holder("p1").pictures().get(0).through()).isPresent();
+    }
+
+    /** What is mounted is bent and blurred where it hangs, as by a glaze of its form; up to its edges it goes on as the picture does. */
+    @Test
+    void whatIsMountedIsBentWhereItHangs() {
         Sheet mounted = sheet("{'kind':'mount-here','picture':'" + Sheets.DAWN.id() + "','corners':[{'x':20,'y':10},{'x':100,'y':20},"
                 + "{'x':100,'y':60},{'x':20,'y':70}]}");
-        assertThatThrownBy(() -> Sheets.after(mounted, "{'kind':'blur','panels':['p2'],'blur':4}")).isInstanceOf(BadInput.class)
-                .hasMessageContaining("mounted");
+        for (String how : List.of("'kind':'bend','bend':{'kind':'twirl','turn':90,'x':0.5,'y':0.5,'radius':0.6}", "'kind':'blur','blur':0.8")) {
+            BufferedImage own = painted(Sheets.after(mounted, "{'panels':['p2']," + how + "}"));
+            BufferedImage over = painted(Sheets.after(mounted, "{'kind':'add-glaze','where':'over','panels':['p2']}",
+                    "{'panels':['p3']," + how + "}"));
+            assertThat(Painted.difference(own, painted(mounted))).as(how).isGreaterThan(1);
+            assertThat(Painted.difference(own.getSubimage(120, 120, 360, 160), over.getSubimage(120, 120, 360, 160))).as(how).isLessThan(0.5);
+        }
+        Sheet bare = Sheets.after(mounted, "{'kind':'blur','panels':['p2'],'blur':4}", "{'kind':'remove','panels':['p1']}",
+                "{'kind':'set-paper','paper':{'kind':'none'}}");
+        BufferedImage clear = RasterPainter.paint(Scene.of(bare), PPI, false, PICTURES);
+        assertThat(List.of(clear.getRGB(102, 60) >>> 24, clear.getRGB(497, 200) >>> 24, clear.getRGB(90, 200) >>> 24)).containsExactly(255, 255,
+                0);
     }
 }

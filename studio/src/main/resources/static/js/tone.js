@@ -78,7 +78,8 @@ function back(shown) {
 /** A slider's number as its field writes it. */
 function written(row, number) {
   const unit = row.querySelector(".slide-number").defaultValue.match(/\s*[%°a-z]+$/i)?.[0] || "";
-  return `${Number(Number(number).toFixed(2))}${unit}`.replace("-", "−");
+  const value = Number(Number(number).toFixed(2));
+  return `${value}${unit.replace(/ stops?/, Math.abs(value) === 1 ? " stop" : " stops")}`.replace("-", "−");
 }
 
 /** The slider's track is filled from its neutral value. */
@@ -191,6 +192,10 @@ bench.addEventListener("click", ({ target }) => {
   const bend = on("[data-bend]")?.dataset.bend;
   if (bend !== undefined) edit({ kind: "bend", panels: sheet.selected, layer: sheet.layer, ...(bend ? { bend: JSON.parse(bend) } : {}) });
   if (on("#bend-copy")) edit({ kind: "copy-bend", from: sheet.selected[0], layer: sheet.layer, panels: sheet.selected }, on("#bend-copy"));
+  const toned = on("[data-switch-tone]");
+  if (toned) edit({ kind: "switch-tone", of: aim(), off: toned.dataset.off === "true" }, toned);
+  const seen = on("[data-switch-bend]");
+  if (seen) edit({ kind: "switch-bend", panels: sheet.selected, layer: sheet.layer, off: seen.dataset.off === "true" }, seen);
   const copied = on("[data-copy-tone]");
   const part = document.getElementById("tone-part")?.value;
   if (copied) edit({ kind: "copy-tone", from: sheet.selected[0], layer: sheet.layer, to: copied.dataset.copyTone, panels: sheet.selected,

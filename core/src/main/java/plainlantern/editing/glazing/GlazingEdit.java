@@ -15,8 +15,8 @@ import plainlantern.sheet.Through;
  * of panels.
  */
 public sealed interface GlazingEdit extends Edit permits AddGlaze, BendSeen, BlurSeen, CopySeen, MakeGlaze,
-        MoveBend, SetGlaze {
-    /** The sheet with glazes, and pictures that lie flat, seen otherwise; refuses where there is none among the elements. */
+        MoveBend, SetGlaze, SwitchSeen {
+    /** The sheet with glazes and pictures seen otherwise; refuses where there is none among the elements. */
     static Sheet seeing(Sheet before, List<String> panels, int layer, UnaryOperator<Through> change) {
         return seeing(before, panels, layer, (holder, was) -> change.apply(was));
     }
@@ -29,14 +29,10 @@ public sealed interface GlazingEdit extends Edit permits AddGlaze, BendSeen, Blu
         return before.holding(panels, holder -> {
             if (holder.glaze().isPresent()) return holder.glaze().get().seeing(change.apply(holder, holder.glaze().get().through()));
             int at = holder.acting(layer);
-            return at < 0 ? holder : holder.changingLayer(at, c -> seen(before, c.picture().orElseThrow(),
-                    was -> change.apply(holder, was)));
+            return at < 0 ? holder : holder.changingLayer(at, c -> {
+                PictureLayer picture = c.picture().orElseThrow();
+                return picture.seen(change.apply(holder, picture.through().orElse(Through.CLEAR)));
+            });
         });
-    }
-
-    private static PictureLayer seen(Sheet sheet, PictureLayer picture, UnaryOperator<Through> change) {
-        boolean mounted = picture.slice().map(slice -> sheet.vista(slice.vista()).plane()).orElseGet(picture::plane).isPresent();
-        BadInput.unless(!mounted, "panels", "A mounted picture is neither bent nor blurred. Lay it flat first, or put a glaze over it.");
-        return picture.seen(change.apply(picture.through().orElse(Through.CLEAR)));
     }
 }

@@ -39,7 +39,8 @@ public record SetGlaze(List<String> panels, Optional<Boolean> whole, @JsonAnySet
     }
 
     private Glaze changed(Glaze glaze, Sheet sheet) {
-        return glaze.covering(whole.orElse(glaze.whole())).seeing(Changes.onto(glaze.through(), set, sheet));
+        return glaze.covering(whole.orElse(glaze.whole()))
+                .seeing(set.isEmpty() ? glaze.through() : Changes.onto(glaze.through(), set, sheet).switched(false));
     }
 
     @Override

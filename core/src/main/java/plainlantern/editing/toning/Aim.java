@@ -43,7 +43,7 @@ public record Aim(List<String> panels, @Typed.Layer int layer, @Typed.Switch boo
         List<Meant> all = new ArrayList<>();
         Set<String> vistas = new LinkedHashSet<>();
         for (Holder holder : holders(sheet)) {
-            holder.glaze().ifPresent(glaze -> all.add(new Meant("", Treatment.NONE.toned(glaze.tone()))));
+            holder.glaze().ifPresent(glaze -> all.add(new Meant("", treatment(glaze))));
             holder.picture(layer).ifPresent(picture -> {
                 Optional<String> vista = vista(picture);
                 if (vista.isEmpty() || vistas.add(vista.get())) all.add(meant(sheet, picture));
@@ -59,7 +59,7 @@ public record Aim(List<String> panels, @Typed.Layer int layer, @Typed.Switch boo
 
     private Meant meant(Sheet sheet, PictureLayer picture) {
         Treatment treatment = vista(picture).map(id -> sheet.vista(id).treatment())
-                .orElseGet(() -> picture.slice().map(slice -> sheet.vista(slice.vista()).treatment().slice(picture.treatment().tone()))
+                .orElseGet(() -> picture.slice().map(slice -> sheet.vista(slice.vista()).treatment().slice(picture.treatment()))
                         .orElse(picture.treatment()));
         return new Meant(sheet.pictureOf(picture), treatment);
     }
@@ -104,15 +104,25 @@ public record Aim(List<String> panels, @Typed.Layer int layer, @Typed.Switch boo
         Tone of(Meant meant, Tone tone);
     }
 
+    /** The sheet with each of them switched off, or on again. */
+    Sheet switching(Sheet before, boolean off) {
+        return treating(before, (picture, was) -> was.switched(off));
+    }
+
     private Sheet changed(Sheet before, Change change, boolean follow) {
-        first(before);
         Map<String, Tone> named = new HashMap<>();
-        BiFunction<String, Treatment, Treatment> treated = (picture, was) -> {
+        Sheet all = treating(before, (picture, was) -> {
             Tone tone = change.of(new Meant(picture, was), was.tone());
             if (!follow) return was.toned(tone);
             was.tone().named().ifPresent(id -> named.put(id, tone));
             return was.toned(tone.following(was.tone().named()));
-        };
+        });
+        return named.isEmpty() ? all : Tones.followed(all, named);
+    }
+
+    /** @param treated given the picture and how it is treated */
+    private Sheet treating(Sheet before, BiFunction<String, Treatment, Treatment> treated) {
+        first(before);
         Set<String> vistas = new LinkedHashSet<>();
         Sheet layers = holders(before).isEmpty() ? before : before.holding(panels, holder -> {
             if (holder.glaze().isPresent()) return toned(holder.glaze().get(), treated);
@@ -122,16 +132,20 @@ public record Aim(List<String> panels, @Typed.Layer int layer, @Typed.Switch boo
             Optional<String> vista = vista(picture);
             vista.ifPresent(vistas::add);
             if (vista.isPresent()) return holder;
-            Tone tone = treated.apply(before.pictureOf(picture), meant(before, picture).treatment()).tone();
-            return holder.changingLayer(at, c -> picture.treated(picture.treatment().toned(tone)));
+            Treatment own = treated.apply(before.pictureOf(picture), meant(before, picture).treatment());
+            return holder.changingLayer(at, c -> picture.treated(picture.treatment().toned(own.tone()).switched(own.off())));
         });
         Sheet seen = layers.changingVistas(v -> vistas.contains(v.id()) ? v.treated(treated.apply(v.picture(), v.treatment())) : v);
-        Sheet all = behind(before).map(p -> seen.withPaper(p.treated(treated.apply(p.picture(), p.treatment())))).orElse(seen);
-        return named.isEmpty() ? all : Tones.followed(all, named);
+        return behind(before).map(p -> seen.withPaper(p.treated(treated.apply(p.picture(), p.treatment())))).orElse(seen);
+    }
+
+    private static Treatment treatment(Glaze glaze) {
+        return Treatment.NONE.toned(glaze.tone()).switched(glaze.toneOff());
     }
 
     private static Glaze toned(Glaze glaze, BiFunction<String, Treatment, Treatment> treated) {
-        return glaze.toned(treated.apply("", Treatment.NONE.toned(glaze.tone())).tone());
+        Treatment own = treated.apply("", treatment(glaze));
+        return glaze.toned(own.tone(), own.off());
     }
 
     /** "Exposure: Centre", "Exposure: 3 panels", "Exposure: paper". */

@@ -67,12 +67,14 @@ public record GlazesView(Optional<Chosen> chosen, List<Named> all, boolean selec
     /**
      * @param kind  which bend, empty where it is not bent
      * @param grabs what can be dragged on the board, in words; empty where nothing can
+     * @param off   whether it is switched off, with blur and shift
+     * @param any   whether there is anything of those
      */
-    public record Bent(String kind, String shape, List<Fields.Field> fields, String grabs) {
+    public record Bent(String kind, String shape, List<Fields.Field> fields, String grabs, boolean off, boolean any) {
         static Bent of(Through through, Numbers n) {
             return through.bend().map(bend -> new Bent(bend.label().toLowerCase(Locale.ROOT), bend instanceof Bend.Wave wave
-                    ? wave.shape().label() : "", Fields.of(bend.getClass(), Optional.of((Record) bend), n, 0), bend.as(GRABS)))
-                    .orElse(new Bent("", "", List.of(), ""));
+                    ? wave.shape().label() : "", Fields.of(bend.getClass(), Optional.of((Record) bend), n, 0), through.off() ? "" : bend.as(GRABS), through.off(), true))
+                    .orElse(new Bent("", "", List.of(), "", through.off(), !through.equals(Through.CLEAR)));
         }
 
         /** The bends there are, each with a first one as an edit takes it. */
@@ -117,8 +119,7 @@ public record GlazesView(Optional<Chosen> chosen, List<Named> all, boolean selec
     /** How the first picture of a selection is bent and blurred, where it could be. */
     static Optional<Seen> seen(Sheet sheet, Collection<String> selected, Looking looking, Numbers n) {
         return sheet.chosen(selected).stream().flatMap(e -> e.holder().stream()).flatMap(h -> h.picture(looking.layer()).stream())
-                .filter(p -> p.slice().map(slice -> sheet.vista(slice.vista()).plane()).orElseGet(p::plane).isEmpty()).findFirst()
-                .map(picture -> {
+                .findFirst().map(picture -> {
             Through through = picture.through().orElse(Through.CLEAR);
             return new Seen(blur(through, n), Bent.of(through, n), picture.through().isPresent());
         });

@@ -48,9 +48,10 @@ public record ToneView(Optional<Whose> whose, List<Part> parts, Coloured coloure
      * @param whole   whether that vista is meant whole
      * @param named   the name of the tone that it follows, empty where none
      * @param toned   whether anything is changed
+     * @param off     whether it is switched off for now
      */
     public record Whose(String title, String picture, boolean same, boolean several, boolean slice, boolean whole, String named,
-            boolean toned) {}
+            boolean toned, boolean off) {}
 
     /**
      * One value.
@@ -112,7 +113,7 @@ public record ToneView(Optional<Whose> whose, List<Part> parts, Coloured coloure
         return new Whose(title, meant.picture().isEmpty() ? title : sheet.picture(meant.picture()).name(),
                 all.stream().allMatch(m -> m.treatment().tone().equals(treatment.tone())), count > 1,
                 layers.stream().anyMatch(l -> l.slice().isPresent()), looking.whole(),
-                treatment.tone().named().map(id -> sheet.styles().tone(id).name()).orElse(""), !treatment.tone().plain());
+                treatment.tone().named().map(id -> sheet.styles().tone(id).name()).orElse(""), !treatment.tone().plain(), treatment.off());
     }
 
     private static List<Part> parts(Tone tone, Numbers n) {
@@ -156,14 +157,14 @@ public record ToneView(Optional<Whose> whose, List<Part> parts, Coloured coloure
                     plain(neutral * 100) + " %");
             case LENGTH -> new Value(q.name(), q.label(), n.length(value), value, q.least(), q.most(), 0.01, n.length(neutral));
             case WHOLE -> new Value(q.name(), q.label(), String.valueOf((long) value), value, q.least(), q.most(), 1, "1");
-            default -> new Value(q.name(), q.label(), plain(value) + unit(q.name()), value, q.least(), q.most(),
-                    q.most() <= 10 ? 0.05 : 1, plain(neutral) + unit(q.name()));
+            default -> new Value(q.name(), q.label(), plain(value) + unit(q.name(), value), value, q.least(), q.most(),
+                    q.most() <= 10 ? 0.05 : 1, plain(neutral) + unit(q.name(), neutral));
         };
     }
 
-    private static String unit(String name) {
+    private static String unit(String name, double value) {
         return switch (name) {
-            case "exposure" -> " stops";
+            case "exposure" -> plain(Math.abs(value)).equals("1") ? " stop" : " stops";
             case "temperature" -> " mired";
             case "hue" -> "°";
             default -> "";
