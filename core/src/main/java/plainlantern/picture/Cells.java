@@ -159,20 +159,31 @@ public final class Cells {
     /** Pixels that the cells lie over, all of them, blurred for the tile. */
     public Tile blurredPixels(Tile pixels) {
         int[] out = new int[like.width() * like.height()];
-        float each = 1f / (255f * side * side);
-        boolean opaque = Arrays.stream(pixels.argb()).allMatch(pixel -> pixel >>> 24 == 255);
+        boolean opaque = Arrays.stream(pixels.argb()).parallel().allMatch(pixel -> pixel >>> 24 == 255);
         if (opaque) Arrays.fill(out, 0xFF000000);
-        for (int bits = 0; bits < (opaque ? 24 : 32); bits += 8) {
-            int shift = bits;
-            float[] channel = new float[across * down];
-            for (int y = 0, i = 0; y < pixels.height(); y++) {
-                int row = y / side * across;
-                for (int x = 0; x < pixels.width(); x++, i++) channel[row + x / side] += (pixels.argb()[i] >> shift & 0xFF) * each;
-            }
-            byte[] done = blurred(channel);
-            for (int i = 0; i < out.length; i++) out[i] |= (done[i] & 0xFF) << shift;
+        float[] channel = new float[across * down];
+        for (int shift = 0; shift < (opaque ? 24 : 32); shift += 8) {
+            averaged(pixels, shift, channel);
+            between(smoothed(channel), out, shift);
         }
         return new Tile(like.x(), like.y(), like.width(), like.height(), out);
+    }
+
+    /** The mean of each cell's pixels, 0 to 1. */
+    private void averaged(Tile pixels, int shift, float[] channel) {
+        float each = 1f / (255f * side * side);
+        int[] argb = pixels.argb();
+        IntStream.range(0, down).parallel().forEach(row -> {
+            int[] sums = new int[across];
+            for (int y = row * side; y < (row + 1) * side; y++) {
+                for (int column = 0, i = y * pixels.width(); column < across; column++) {
+                    int sum = 0;
+                    for (int last = i + side; i < last; i++) sum += argb[i] >> shift & 0xFF;
+                    sums[column] += sum;
+                }
+            }
+            for (int column = 0; column < across; column++) channel[row * across + column] = sums[column] * each;
+        });
     }
 
     /** What is painted in the cells, blurred, for the tile that they lie over. */
@@ -181,19 +192,26 @@ public final class Cells {
         float[] channel = new float[across * down];
         for (int shift = 0; shift < 32; shift += 8) {
             for (int i = 0; i < channel.length; i++) channel[i] = (small.argb()[i] >> shift & 0xFF) / 255f;
-            byte[] done = blurred(channel);
-            for (int i = 0; i < out.length; i++) out[i] |= (done[i] & 0xFF) << shift;
+            between(smoothed(channel), out, shift);
         }
         return new Tile(like.x(), like.y(), like.width(), like.height(), out);
     }
 
     /** Cells covered so, 0 to 1, blurred: of each pixel of the tile 0 to 255. */
     public byte[] blurred(float[] cover) {
-        float[] rows = new float[cover.length];
-        IntStream.range(0, down).parallel().forEach(y -> along(cover, rows, y * across, across));
-        float[] out = new float[cover.length];
+        int[] whole = new int[like.width() * like.height()];
+        between(smoothed(cover), whole, 0);
+        byte[] out = new byte[whole.length];
+        for (int i = 0; i < out.length; i++) out[i] = (byte) whole[i];
+        return out;
+    }
+
+    private float[] smoothed(float[] cells) {
+        float[] rows = new float[cells.length];
+        IntStream.range(0, down).parallel().forEach(y -> along(cells, rows, y * across, across));
+        float[] out = new float[cells.length];
         IntStream.range(0, down).parallel().forEach(y -> together(rows, out, y));
-        return between(out);
+        return out;
     }
 
     /** A row: what lies so far to the left and to the right of each, with its share. */
@@ -217,22 +235,25 @@ public final class Cells {
         }
     }
 
-    private byte[] between(float[] cells) {
-        byte[] out = new byte[like.width() * like.height()];
+    /** Between the middles of cells colours are mixed evenly; each pixel gets eight bits more. */
+    private void between(float[] cells, int[] out, int shift) {
+        int[] columns = new int[like.width()];
+        float[] shares = new float[like.width()];
+        for (int x = 0; x < columns.length; x++) {
+            float u = (like.x() + x + 0.5f - left) / side - 0.5f;
+            columns[x] = (int) u;
+            shares[x] = u - columns[x];
+        }
         IntStream.range(0, like.height()).parallel().forEach(y -> {
             float v = (like.y() + y + 0.5f - top) / side - 0.5f;
-            int row = (int) v;
-            float fy = v - row;
-            for (int x = 0; x < like.width(); x++) {
-                float u = (like.x() + x + 0.5f - left) / side - 0.5f;
-                int column = (int) u;
-                float fx = u - column;
-                int at = row * across + column;
-                float upper = cells[at] * (1 - fx) + cells[at + 1] * fx;
-                float lower = cells[at + across] * (1 - fx) + cells[at + across + 1] * fx;
-                out[y * like.width() + x] = (byte) ((upper * (1 - fy) + lower * fy) * 255 + 0.5f);
+            int above = (int) v * across;
+            float share = v - (int) v;
+            float[] line = new float[across];
+            for (int i = 0; i < across; i++) line[i] = (cells[above + i] * (1 - share) + cells[above + across + i] * share) * 255 + 0.5f;
+            for (int x = 0, i = y * like.width(); x < columns.length; x++, i++) {
+                float one = line[columns[x]];
+                out[i] |= (int) (one + (line[columns[x] + 1] - one) * shares[x]) << shift;
             }
         });
-        return out;
     }
 }

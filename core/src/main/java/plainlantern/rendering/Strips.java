@@ -150,7 +150,8 @@ final class Strips implements Rows {
             boolean room = kept + pixels <= KEPT;
             if (room) kept += pixels;
             return CompletableFuture.supplyAsync(() -> {
-                List<ItemPainter.Painted> paint = ItemPainter.painted(item, toPixels, part, pictures);
+                List<ItemPainter.Painted> paint = pictures instanceof Painting known ? known.painted(item, toPixels, part)
+                        : ItemPainter.painted(item, toPixels, part, pictures);
                 if (left.decrementAndGet() == 0) done();
                 return room ? Slab.kept(paint, top, top + rows, pixels) : Slab.spilled(paint, top, top + rows, spill);
             });

@@ -10,6 +10,7 @@ import java.io.File;
 import java.nio.file.Files;
 import java.util.Arrays;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -22,6 +23,7 @@ import plainlantern.picture.PictureSource;
 import plainlantern.scene.Page;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.Treated;
 
 /** What glazes show of what lies beneath them. */
 class GlazingTest {
@@ -56,6 +58,43 @@ class GlazingTest {
             Painted.run(folder, "convert", "in.png", "-virtual-pixel", "Mirror", "-blur", mm * 20 + "x" + mm * 5, "out.png");
             assertThat(Painted.difference(ours, ImageIO.read(new File(folder, "out.png")))).as("%s mm", mm).isLessThan(1.5);
         }
+    }
+
+    /**
+     * Looked at again, a glaze has only that painted beneath it that has changed, to the same pixels; for somebody else all of it. What is
+     * too much is forgotten.
+     */
+    @Test
+    void whatHasNotChangedBeneathIsRemembered() {
+        Sheet sheet = sheet("{'kind':'duplicate','panels':['p1'],'dx':20,'dy':10}", "{'kind':'set-shadow','panels':['p2'],'distance':3,'blur':4,"
+                + "'colour':'#000000','opacity':0.5}", WHOLE, "{'kind':'set-glaze','panels':['p3'],'blur':3}");
+        Sheet moved = Sheets.after(sheet, "{'kind':'move-panels','panels':['p2'],'dx':5,'dy':5}");
+        AtomicInteger asked = new AtomicInteger();
+        PictureSource counted = (id, share) -> {
+            asked.incrementAndGet();
+            return PHOTO;
+        };
+        Painting.Memory memory = new Painting.Memory(1 << 24);
+        BufferedImage first = look(sheet, memory.of(counted, "one"));
+        assertThat(Painted.difference(first, look(sheet, PICTURES))).isZero();
+        int all = asked.getAndSet(0);
+        Sheet blurred = Sheets.after(sheet, "{'kind':'set-glaze','panels':['p3'],'blur':5}");
+        assertThat(Painted.difference(look(blurred, memory.of(counted, "one")), look(blurred, PICTURES))).isZero();
+        assertThat(asked.get()).isZero();
+        assertThat(Painted.difference(look(moved, memory.of(counted, "one")), look(moved, PICTURES))).isZero();
+        assertThat(asked.getAndSet(0)).isBetween(1, all - 1);
+        look(sheet, memory.of(counted, "another"));
+        assertThat(asked.getAndSet(0)).isEqualTo(all);
+        Painting.Memory little = new Painting.Memory(1000);
+        look(sheet, little.of(counted, "one"));
+        look(sheet, little.of(counted, "one"));
+        assertThat(asked.get()).isEqualTo(2 * all);
+    }
+
+    private static BufferedImage look(Sheet sheet, PictureSource pictures) {
+        Scene scene = Scene.of(sheet);
+        Treated glaze = scene.items().get(2).pictures().get(0).treated();
+        return Glazing.look(scene, glaze, 240, pictures).orElseThrow();
     }
 
     /** A tone over the whole sheet is what the same tone makes of the picture that covers it, surroundings, corners, grain and all. */

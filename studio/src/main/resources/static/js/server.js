@@ -221,7 +221,7 @@ export const preview = (what) => post(address("preview"), { edit: what, ...aroun
 /** Previews the latest wish only. */
 export const previewer = (show) => latest(preview, show);
 
-/** Asks for the latest wish only, one at a time, and hands each result on. */
+/** Asks for the latest wish only, one at a time, and hands each result on; what is shown of it may take its time. */
 export function latest(asked, show) {
   let running = false;
   let wish = null;
@@ -233,7 +233,7 @@ export function latest(asked, show) {
       wish = null;
       try {
         const result = await asked(what);
-        if (!closed) show(result);
+        if (!closed) await show(result);
       } catch (problem) {
         if (!closed) show(null, problem);
       }

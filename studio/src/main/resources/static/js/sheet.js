@@ -68,15 +68,20 @@ export function display(image, href) {
   if (image.dataset.veil) image.parentNode.querySelector(".veil-before")?.remove();
 }
 
-/** Shows other pixels as soon as they are there; until then those that are shown stay, and whoever asks last is heard. */
+/**
+ * Shows other pixels as soon as they are there; until then those that are shown stay, and whoever asks last is heard. Comes to its end
+ * when they are there.
+ */
 export function load(image, href) {
   image.dataset.waits = href;
   const loader = new Image();
-  loader.onload = loader.onerror = () => {
-    if (image.dataset.waits !== href) return;
-    display(image, href);
-  };
-  loader.src = href;
+  return new Promise((ended) => {
+    loader.onload = loader.onerror = () => {
+      if (image.dataset.waits === href) display(image, href);
+      ended();
+    };
+    loader.src = href;
+  });
 }
 
 /** Keeps the pixels that are on the screen already: no flash of a coarser preview, nor of nothing where they are treated otherwise. */
@@ -89,7 +94,7 @@ function keep(image, now) {
   if (before && glazed(image)) href = href.replace(/[^/]+$/, still(before));
   if (before) image.setAttribute("href", before.getAttribute("href"));
   // One that was remembered while it waited goes on waiting.
-  if (before && !same || image.dataset.waits) load(image, href);
+  return before && !same || image.dataset.waits ? load(image, href) : null;
 }
 
 /** A mask goes on as it was, with all that a brush painted meanwhile, until it is there; a first one leaves everything until then. */
@@ -119,16 +124,17 @@ function keepMask(image, now) {
   load(image, href);
 }
 
-/** Puts a panel's group, as the server drew it, in place of the one with that id. */
+/** Puts a panel's group, as the server drew it, in place of the one with that id; comes to its end when its pictures are there. */
 export function draw(id, svg) {
   const holder = document.createElementNS("http://www.w3.org/2000/svg", "svg");
   holder.innerHTML = svg;
   const next = holder.firstElementChild;
   const now = group(id);
-  for (const image of next.querySelectorAll("image[data-picture]")) keep(image, now);
+  const loading = [...next.querySelectorAll("image[data-picture]")].map((image) => keep(image, now));
   for (const image of next.querySelectorAll("image[data-veil]")) keepMask(image, now);
   if (now) now.replaceWith(next);
   else layer.append(next);
+  return Promise.all(loading);
 }
 
 /**
@@ -136,9 +142,10 @@ export function draw(id, svg) {
  * pictures that the server paints for it have as few pixels as will do while something moves.
  */
 export function drawPreview(id, svg, swift = false) {
-  if (!group(id)) return;
-  draw(id, swift ? svg.replace(/(\/pictures\/\w+\/[\w-]+\/)medium|(\/glazes\/[\w-]+\/[\w-]+\/)\d+/g, "$1$2live") : svg);
+  if (!group(id)) return null;
+  const loading = draw(id, swift ? svg.replace(/(\/pictures\/\w+\/[\w-]+\/)medium|(\/glazes\/[\w-]+\/[\w-]+\/)\d+/g, "$1$2live") : svg);
   group(id).dataset.preview = "";
+  return loading;
 }
 
 /** Remembers how panels are drawn now; the answer draws those so again that a preview changed, and nothing newer. */

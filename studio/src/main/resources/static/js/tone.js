@@ -43,13 +43,14 @@ let sliding = false;
 const lent = new Map();
 /** The images of what would change, with the addresses that they would have; shown as soon as they are painted. */
 const live = previewer((seen) => {
-  if (!seen || !sliding) return;
+  if (!seen || !sliding) return null;
   const next = document.createElement("template");
   const same = new Set(lent.keys());
+  const loading = [];
   const paint = (shown, href) => {
     if (!lent.has(shown)) lent.set(shown, wanted(shown));
     same.delete(shown);
-    load(shown, swift(href));
+    loading.push(load(shown, swift(href)));
   };
   for (const { id, board } of seen.changed.slice(0, LIVE)) {
     next.innerHTML = `<svg>${board}</svg>`;
@@ -64,6 +65,7 @@ const live = previewer((seen) => {
     if (shown) paint(shown, next.content.querySelector("image[data-picture]").getAttribute("href"));
   }
   same.forEach(back);
+  return Promise.all(loading);
 });
 
 /** A painting with as few pixels as will do while something moves. */

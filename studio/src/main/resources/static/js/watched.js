@@ -8,11 +8,10 @@ export function watched(chosen) {
   const vistas = sheet.vistas;
   const back = remember(chosen);
   const live = previewer((result) => {
-    if (result) {
-      for (const part of result.changed) drawPreview(part.id, part.board, true);
-      sheet.vistas = result.vistas;
-    }
+    const loading = (result?.changed || []).map((part) => drawPreview(part.id, part.board, true));
+    if (result) sheet.vistas = result.vistas;
     redraw();
+    return Promise.all(loading);
   });
   const restore = () => {
     live.close();

@@ -197,6 +197,7 @@ class ToneBrowserTest extends Browsed {
         String clear = shown(2);
         type(value("blur"), "2 mm");
         undoSays("Blur: Glaze 3");
+        page.locator("[data-tone=exposure] [type=range]").hover();
         BoundingBox range = page.locator("[data-tone=exposure] [type=range]").boundingBox();
         page.mouse().move(range.x + range.width / 2, range.y + range.height / 2);
         page.mouse().down();

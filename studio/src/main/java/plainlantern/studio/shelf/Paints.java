@@ -18,6 +18,7 @@ import plainlantern.rendering.Cost;
 import plainlantern.rendering.Delivery;
 import plainlantern.rendering.Glazing;
 import plainlantern.rendering.Masks;
+import plainlantern.rendering.Painting;
 import plainlantern.rendering.RasterPainter;
 import plainlantern.scene.Page;
 import plainlantern.scene.Scene.PaintedPicture;
@@ -31,8 +32,13 @@ public class Paints {
     /** What a look at a caption's place takes, about. */
     private static final long LOOK = 48L << 20;
 
+    /** Memory for what lies beneath glazes, at most, and at most a share of all. */
+    private static final long BENEATH = 96L << 20;
+    private static final int SHARE = 16;
+
     private final Pictures pictures;
     private final Room room;
+    private final Painting.Memory memory = new Painting.Memory(Math.min(BENEATH, Runtime.getRuntime().maxMemory() / SHARE));
 
     Paints(Pictures pictures, Room room) {
         this.pictures = pictures;
@@ -57,7 +63,7 @@ public class Paints {
         return box.flatMap(around -> {
             double ppi = Math.max(1, side / Math.max(around.width(), around.height()) * Unit.MM_PER_INCH);
             return room.with(account, 2 * Cost.part(scene, around, ppi, previews()),
-                    () -> Glazing.look(scene, told, side, pictures.previews(account)));
+                    () -> Glazing.look(scene, told, side, memory.of(pictures.previews(account), account)));
         });
     }
 
