@@ -61,6 +61,18 @@ public record Coverage(boolean covered, Slack slack, double bareShare, double zo
         return least == left() ? "left" : least == right() ? "right" : least == top() ? "top" : "bottom";
     }
 
+    /** Whether all of the form is covered, which is soon found. */
+    public static boolean covers(Sitting sitting, Pose placement) {
+        Box reach = sitting.reach(placement.turn());
+        Box lie = sitting.lie(placement);
+        return before(sitting) && Math.min(Math.min(reach.x() - lie.x(), lie.right() - reach.right()),
+                Math.min(reach.y() - lie.y(), lie.bottom() - reach.bottom())) >= -TOLERANCE;
+    }
+
+    private static boolean before(Sitting sitting) {
+        return sitting.seen().map(Sitting.Seen::before).orElse(true);
+    }
+
     public static Coverage of(Sitting sitting, Pose placement) {
         Box reach = sitting.reach(placement.turn());
         Box lie = sitting.lie(placement);
@@ -68,8 +80,8 @@ public record Coverage(boolean covered, Slack slack, double bareShare, double zo
         double top = reach.y() - lie.y();
         double right = lie.right() - reach.right();
         double bottom = lie.bottom() - reach.bottom();
-        boolean before = sitting.seen().map(Sitting.Seen::before).orElse(true);
-        boolean covered = before && Math.min(Math.min(left, right), Math.min(top, bottom)) >= -TOLERANCE;
+        boolean before = before(sitting);
+        boolean covered = covers(sitting, placement);
         double bare = covered ? 0 : bareShare(sitting, placement);
         double ppi = Unit.MM_PER_INCH / (sitting.seen().isPresent() ? coarsest(sitting, placement)
                 : Math.max(placement.scaleX(), placement.scaleY()));

@@ -126,7 +126,7 @@ public record Sitting(Path outline, int width, int height, Optional<Seen> seen) 
      * way. A placement that covers already comes back as it is.
      */
     public Pose covering(Pose wanted) {
-        if (Coverage.of(this, wanted).covered()) return wanted;
+        if (Coverage.covers(this, wanted)) return wanted;
         Box reach = reach(wanted.turn());
         Box lie = lie(wanted);
         double factor = Math.max(1, Math.max(reach.width() / lie.width(), reach.height() / lie.height()));

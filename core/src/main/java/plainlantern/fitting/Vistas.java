@@ -217,7 +217,7 @@ public final class Vistas {
     public static Holder left(Sheet sheet, Holder panel) {
         if (panel.sliced().isEmpty()) return panel;
         Shown shown = shown(sheet, panel, panel.sliced().get());
-        boolean covered = Coverage.of(sitting(sheet, panel), shown.pose()).covered();
+        boolean covered = Coverage.covers(sitting(sheet, panel), shown.pose());
         return panel.changingSlices(slice -> owned(shown, new Flat(Fit.FREE, shown.pose(), covered)));
     }
 

@@ -438,7 +438,7 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
                 if (shown.plane().isPresent()) return mounted(sheet, holder, at, layer, shown);
                 Picture picture = shown.picture();
                 Affine pixelsToSheet = holder.seat().toSheet().after(shown.pose().toPanel(picture.width(), picture.height()));
-                boolean covers = Coverage.of(Sitting.of(holder, picture), shown.pose()).covered();
+                boolean covers = Coverage.covers(Sitting.of(holder, picture), shown.pose());
                 Supplier<Lying> own = () -> lying(pixelsToSheet, holder.seat().toSheet().inverse(), holder.ownPath().bounds());
                 Supplier<Lying> under = () -> layer.slice().map(slice -> lying(pixelsToSheet, Affine.IDENTITY,
                         Box.union(sheet.members(slice.vista()).stream().map(Element::boundsOnSheet).toList()))).orElseGet(own);
@@ -465,7 +465,7 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
     private static PaintedPicture mounted(Sheet sheet, Holder holder, int at, PictureLayer layer, Shown shown) {
         Picture picture = shown.picture();
         Sitting sitting = Sitting.of(holder, shown);
-        boolean covers = Coverage.of(sitting, shown.pose()).covered();
+        boolean covers = Coverage.covers(sitting, shown.pose());
         Affine lies = shown.pose().toPanel(picture.width(), picture.height());
         // Tones lie in the picture's own plane: of a vista before all its panels.
         Supplier<Lying> own = () -> lying(lies, Affine.IDENTITY, sitting.outline().bounds());

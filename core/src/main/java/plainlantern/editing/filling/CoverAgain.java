@@ -21,7 +21,7 @@ public record CoverAgain(List<String> panels, @Typed.Switch boolean whole, @Type
     public Sheet apply(Sheet before) {
         return Pictures.changing(before, panels, whole, layer, (shown, sitting) -> {
             Pose now = shown.pose();
-            if (!Coverage.of(sitting, now).covered()) return shown.flat().settled(Fit.FREE, sitting.covering(now));
+            if (!Coverage.covers(sitting, now)) return shown.flat().settled(Fit.FREE, sitting.covering(now));
             return shown.flat().settled(Fit.COVER, sitting.fitted(Fit.COVER, now.turn(), now.mirrored(), before.ppi()));
         });
     }

@@ -13,6 +13,8 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import javax.sql.DataSource;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
@@ -26,6 +28,7 @@ public class ShortJobs implements AutoCloseable {
 
     private final Map<String, OneTimeTask<Void>> kinds = new HashMap<>();
     private final Scheduler scheduler;
+    private final ExecutorService queueing = Executors.newSingleThreadExecutor();
 
     ShortJobs(DataSource dataSource, List<ShortJob> jobs) {
         List<Task<?>> all = new ArrayList<>();
@@ -56,8 +59,14 @@ public class ShortJobs implements AutoCloseable {
         scheduler.scheduleIfNotExists(kinds.get(name).instance(what), Instant.now());
     }
 
+    /** Has all of them done soon, in this order; nobody waits until they are queued. */
+    public void addAll(String name, List<String> all) {
+        queueing.execute(() -> all.forEach(what -> add(name, what)));
+    }
+
     @Override
     public void close() {
+        queueing.shutdown();
         scheduler.stop();
     }
 }

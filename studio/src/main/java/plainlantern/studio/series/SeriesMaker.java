@@ -10,6 +10,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Component;
 import plainlantern.asking.BadInput;
 import plainlantern.editing.sheet.FollowTemplate;
@@ -19,10 +20,12 @@ import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
 import plainlantern.studio.jobs.ShortJob;
+import plainlantern.studio.jobs.ShortJobs;
 import plainlantern.studio.sheets.Damaged;
 import plainlantern.studio.sheets.Opened;
 import plainlantern.studio.sheets.SheetKind;
 import plainlantern.studio.sheets.Sheets;
+import plainlantern.studio.sheets.Thumbnails;
 import plainlantern.studio.shelf.Pictures;
 import plainlantern.studio.web.NotFound;
 import tools.jackson.core.JacksonException;
@@ -39,8 +42,11 @@ class SeriesMaker implements ShortJob {
     private final SeriesStore store;
     private final Sheets sheets;
     private final Pictures pictures;
+    private final ObjectProvider<ShortJobs> jobs;
 
-    SeriesMaker(SeriesStore store, Sheets sheets, Pictures pictures) {
+    /** @param jobs of which this is one */
+    SeriesMaker(SeriesStore store, Sheets sheets, Pictures pictures, ObjectProvider<ShortJobs> jobs) {
+        this.jobs = jobs;
         this.store = store;
         this.sheets = sheets;
         this.pictures = pictures;
@@ -85,7 +91,10 @@ class SeriesMaker implements ShortJob {
             if (!store.progress(id, 0.8 * made.size() / work.fillings().size())) return;
             told = System.nanoTime();
         }
-        sheets.addAll(work.account(), made, "New sheet of a series", SheetKind.SERIES, ids -> store.made(id, ids, work.fillings()));
+        List<UUID> ids = sheets.addAll(work.account(), made, "New sheet of a series", SheetKind.SERIES,
+                added -> store.made(id, added, work.fillings()));
+        // Before anybody asks for them.
+        if (!store.sheets(id).isEmpty()) Thumbnails.draw(ids, jobs.getObject());
     }
 
     /** The account's own pictures among those that are named. */

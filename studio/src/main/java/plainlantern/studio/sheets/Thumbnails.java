@@ -44,7 +44,12 @@ public class Thumbnails implements ShortJob {
 
     /** Has those of the cards drawn that are not. */
     public static void draw(Collection<Card> cards, ShortJobs jobs) {
-        for (Card card : cards) if (!card.drawn() && !card.damaged() && card.awayAt() == null) jobs.add(NAME, card.id().toString());
+        draw(cards.stream().filter(card -> !card.drawn() && !card.damaged() && card.awayAt() == null).map(Card::id).toList(), jobs);
+    }
+
+    /** Has those sheets drawn. */
+    public static void draw(List<UUID> sheets, ShortJobs jobs) {
+        jobs.addAll(NAME, sheets.stream().map(UUID::toString).toList());
     }
 
     @Override
