@@ -143,10 +143,12 @@ function arrange() {
 bench.addEventListener("input", (event) => event.target.id === "shelf-find" && arrange());
 bench.addEventListener("change", (event) => event.target.id === "shelf-order" && arrange());
 
-/** Opens one picture in a window of its own. */
-async function look(picture) {
+/** Opens one picture in a window of its own; {@code again} only draws it anew, unless it was closed meanwhile. */
+async function look(picture, again = false) {
   try {
-    closer.firstElementChild.innerHTML = await ask(`/sheets/${sheet.id}/shelf/${picture}`);
+    const html = await ask(`/sheets/${sheet.id}/shelf/${picture}`);
+    if (again && !closer.open) return;
+    closer.firstElementChild.innerHTML = html;
     if (!closer.open) closer.showModal();
   } catch (problem) {
     say(problem.message, { fault: true });
@@ -179,7 +181,7 @@ closer.addEventListener("click", async (event) => {
   } else if (!event.target.closest("[data-no-focal]")) {
     return;
   }
-  if (await edit({ kind: "set-focal", picture, ...focal })) look(picture);
+  if (await edit({ kind: "set-focal", picture, ...focal })) look(picture, true);
 });
 
 /** Takes the colour of the picture under the pointer as the background that goes. */
