@@ -233,7 +233,7 @@ closer.addEventListener("submit", async (event) => {
     clearProblems(event.target);
     const { colour, tolerance, softness } = event.target;
     if (await edit({ kind: "clear-background", picture, colour: colour.value, tolerance: tolerance.value, softness: softness.value },
-        event.target)) look(picture);
+        event.target)) look(picture, true);
   }
   if (event.target.id !== "split") return;
   event.preventDefault();
@@ -246,7 +246,7 @@ closer.addEventListener("click", async (event) => {
   if (event.target.closest("[data-over]")
       && await edit({ kind: "frame-picture", picture, over: true, locked: document.getElementById("over-locked").checked })) closer.close();
   if (event.target.closest("[data-float]") && await edit({ kind: "frame-picture", picture })) closer.close();
-  if (event.target.closest("[data-whole]") && await edit({ kind: "clear-background", picture })) look(picture);
+  if (event.target.closest("[data-whole]") && await edit({ kind: "clear-background", picture })) look(picture, true);
   if (!event.target.closest("[data-replace]")) return;
   const by = document.getElementById("replace-by").value;
   if (!await edit({ kind: "replace-picture", picture, by })) return;
