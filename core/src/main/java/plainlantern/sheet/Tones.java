@@ -41,7 +41,8 @@ public final class Tones {
     /** The sheet with each of them changed; what is neutral stays that. */
     public static Sheet changing(Sheet sheet, UnaryOperator<Tone> change) {
         if (of(sheet.contents()).findAny().isEmpty()) return sheet;
-        Sheet layers = sheet.everywhere(e -> e.glaze().filter(g -> !g.tone().neutral()).<Element>map(g -> g.toned(change.apply(g.tone()), g.toneOff()))
+        Sheet layers = sheet.everywhere(e -> e.glaze().filter(g -> !g.tone().neutral()).<Element>map(g -> g.toned(change.apply(g.tone()),
+                g.toneOff()))
                 .orElseGet(() -> e.holding(h -> h.changingPictures(p -> p.treated(p.treatment().toning(change))))));
         Sheet papered = layers.paper().pictured().map(p -> layers.withPaper(p.treated(p.treatment().toning(change)))).orElse(layers);
         return papered.changingVistas(v -> v.treated(v.treatment().toning(change)));

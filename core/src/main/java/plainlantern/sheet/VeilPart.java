@@ -144,8 +144,9 @@ public sealed interface VeilPart permits VeilPart.Stroke, VeilPart.Gradient, Vei
         @Override
         public Gradient moved(Collection<Integer> which, UnaryOperator<Point> where) {
             boolean both = which.contains(2);
-            return new Gradient(round, both || which.contains(0) ? where.apply(from) : from, both || which.contains(1) ? where.apply(to) : to,
-                    turned, strength, shows);
+            Point start = both || which.contains(0) ? where.apply(from) : from;
+            Point end = both || which.contains(1) ? where.apply(to) : to;
+            return new Gradient(round, start, end, turned, strength, shows);
         }
 
         @Override

@@ -75,7 +75,8 @@ class TonesTest {
         assertThat(glaze.tones()).isEmpty();
         assertThat(glaze.through()).contains(Through.CLEAR);
         assertThat(SheetJson.read(SheetJson.write(none))).isEqualTo(none);
-        assertThat(Sheets.after(none, off.replace("true", "false"), whole.replace("'off':true", "'off':false"), bend.replace("true", "false")))
+        assertThat(Sheets.after(none, off.replace("true", "false"), whole.replace("'off':true", "'off':false"), bend.replace("true",
+                "false")))
                 .isEqualTo(all);
         Sheet set = Sheets.after(none, "{'kind':'set-tone','of':{'panels':['p1','p4']},'black':0.1}",
                 "{'kind':'set-glaze','panels':['p4'],'dx':3}");

@@ -86,14 +86,16 @@ class VeilsTest {
     /** By so much as it is dragged on the sheet a part moves, however its picture lies: turned, mirrored, in perspective, in the panel. */
     @Test
     void partsAreMovedOnTheSheet() {
-        String mount = "{'kind':'mount-here','picture':'" + Sheets.DAWN.id() + "','corners':[{'x':20,'y':12},{'x':64,'y':20},{'x':60,'y':44},"
+        String mount = "{'kind':'mount-here','picture':'" + Sheets.DAWN.id()
+                + "','corners':[{'x':20,'y':12},{'x':64,'y':20},{'x':60,'y':44},"
                 + "{'x':16,'y':50}]}";
         for (String lies : List.of("{'kind':'turn-picture','panels':['p1'],'turn':30}", "{'kind':'turn-panels','panels':['p1'],'by':70}",
                 "{'kind':'mirror-picture','panels':['p1']}", mount, "{'kind':'add-glaze','where':'over','panels':['p1']}")) {
             String of = lies.contains("mount") || lies.contains("glaze") ? "p4" : "p1";
             for (String rests : List.of("picture", "panel")) {
                 Sheet veiled = Sheets.after(sheet(lies), STROKE.replace("p1", of), "{'kind':'veil','panels':['" + of + "'],'part':{"
-                        + "'kind':'gradient','from':{'x':22,'y':24},'to':{'x':40,'y':30},'strength':1}}", "{'kind':'set-veil','panels':['" + of
+                        + "'kind':'gradient','from':{'x':22,'y':24},'to':{'x':40,'y':30},'strength':1}}", "{'kind':'set-veil','panels':['"
+                                + of
                         + "'],'rests':'" + rests + "'}");
                 Sheet moved = Sheets.after(veiled, "{'kind':'move-veil','panels':['" + of + "'],'at':1,'handles':[1],'dx':3,'dy':-2}",
                         "{'kind':'move-veil','panels':['" + of + "'],'at':0,'handles':[0],'dx':-1,'dy':2}");
@@ -101,7 +103,8 @@ class VeilsTest {
                 held(moved, of, 1, 0, 22, 24);
                 held(moved, of, 1, 1, 43, 28);
                 held(moved, of, 0, 0, 19, 22);
-                held(Sheets.after(moved, "{'kind':'move-veil','panels':['" + of + "'],'at':1,'handles':[2],'dx':1,'dy':1}"), of, 1, 0, 23, 25);
+                held(Sheets.after(moved, "{'kind':'move-veil','panels':['" + of + "'],'at':1,'handles':[2],'dx':1,'dy':1}"), of, 1, 0, 23,
+                        25);
             }
         }
     }
@@ -112,14 +115,17 @@ class VeilsTest {
         assertThat(there.distance(new Point(x, y))).as("%s %s", parts(sheet, panel).get(at), there).isLessThan(0.02);
     }
 
-    /** Handles of bends go by so much on the sheet, in a turned panel, too; a mesh stops before it folds; other handles keep the surface. */
+    /**
+     * Handles of bends go by so much on the sheet, in a turned panel, too; a mesh stops before it folds; other handles keep the surface.
+     */
     @Test
     void bendsAreMovedOnTheSheet() {
         Sheet flat = sheet("{'kind':'turn-panels','panels':['p1'],'by':30}", "{'kind':'bend','panels':['p1'],'bend':{'kind':'mesh',"
                 + "'columns':3,'rows':2}}");
         Sheet moved = Sheets.after(flat, "{'kind':'move-bend','panels':['p1'],'handles':[1,2],'dx':4,'dy':-3}");
         for (int i = 0; i < 6; i++)
-            assertThat(handle(moved, i).distance(handle(flat, i).plus(i == 1 || i == 2 ? new Point(4, -3) : Point.ORIGIN))).isLessThan(1e-3);
+            assertThat(handle(moved, i).distance(handle(flat, i).plus(i == 1 || i == 2 ? new Point(4, -3) : Point.ORIGIN)))
+                    .isLessThan(1e-3);
         assertThat(handle(Sheets.after(moved, "{'kind':'move-bend','panels':['p1'],'handles':[4],'across':'33 mm'}"), 4).x())
                 .isCloseTo(33, within(1e-3));
         Edit far = EditReader.read("{\"kind\":\"move-bend\",\"panels\":[\"p1\"],\"handles\":[1],\"dx\":90,\"dy\":0}", moved);

@@ -21,7 +21,9 @@ class BicubicTest {
         return Bicubic.of(columns, rows, all);
     }
 
-    /** Keys (1981): with his condition at the ends cubic convolution gives every quadratic as it is; of two handles in a row, every line. */
+    /**
+     * Keys (1981): with his condition at the ends cubic convolution gives every quadratic as it is; of two handles in a row, every line.
+     */
     @Tried(40)
     void quadraticsAreMet(Chance chance) {
         double[] k = chance.list(8, 8, c -> c.between(-0.2, 0.2)).stream().mapToDouble(Double::doubleValue).toArray();
@@ -81,6 +83,7 @@ class BicubicTest {
         assertThat(Bicubic.of(columns, rows, moved).folds()).isTrue();
         moved.set(2 * handle, step * chance.between(-0.3, 0.3));
         assertThat(Bicubic.of(columns, rows, moved).folds()).isFalse();
-        assertThat(Bicubic.of(columns, rows, moved).resampled(columns, rows).get(2 * handle)).isCloseTo(moved.get(2 * handle), within(1e-12));
+        assertThat(Bicubic.of(columns, rows, moved).resampled(columns, rows).get(2 * handle)).isCloseTo(moved.get(2 * handle),
+                within(1e-12));
     }
 }

@@ -68,7 +68,8 @@ class BendingTest {
     @Test
     void aMeshOfFourIsBilinear(@TempDir File folder) throws Exception {
         ImageIO.write(painted(null), "png", new File(folder, "in.png"));
-        agrees(folder, "mesh", new Bend.Mesh(2, 2, List.of(0.0, 0.0, 0.05, 0.0, -0.1, 0.1, 0.0, 0.075)), "-virtual-pixel", "mirror", "-distort",
+        agrees(folder, "mesh", new Bend.Mesh(2, 2, List.of(0.0, 0.0, 0.05, 0.0, -0.1, 0.1, 0.0, 0.075)), "-virtual-pixel", "mirror",
+                "-distort",
                 "BilinearForward", "0,0 0,0 400,0 420,0 0,400 -40,440 400,400 400,430");
     }
 

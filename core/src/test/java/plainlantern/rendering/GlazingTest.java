@@ -66,7 +66,8 @@ class GlazingTest {
      */
     @Test
     void whatHasNotChangedBeneathIsRemembered() {
-        Sheet sheet = sheet("{'kind':'duplicate','panels':['p1'],'dx':20,'dy':10}", "{'kind':'set-shadow','panels':['p2'],'distance':3,'blur':4,"
+        Sheet sheet = sheet("{'kind':'duplicate','panels':['p1'],'dx':20,'dy':10}",
+                "{'kind':'set-shadow','panels':['p2'],'distance':3,'blur':4,"
                 + "'colour':'#000000','opacity':0.5}", WHOLE, "{'kind':'set-glaze','panels':['p3'],'blur':3}");
         Sheet moved = Sheets.after(sheet, "{'kind':'move-panels','panels':['p2'],'dx':5,'dy':5}");
         AtomicInteger asked = new AtomicInteger();

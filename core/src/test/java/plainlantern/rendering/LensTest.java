@@ -41,7 +41,8 @@ class LensTest {
     void bendsAreThoseOfGlazes() {
         String glaze = "{'kind':'add-glaze','where':'over','panels':['p1']}";
         for (String bend : List.of("'kind':'wave','amplitude':2,'length':17,'turn':30,'phase':20,'shape':'sine'",
-                "'kind':'twirl','turn':120,'x':0.4,'y':0.5,'radius':0.8", "'kind':'mesh','columns':3,'rows':3,'moved':[0,0,0,0,0,0,0,0,0.1,-0.05,0,0,0,0,0,0,0,0]",
+                "'kind':'twirl','turn':120,'x':0.4,'y':0.5,'radius':0.8",
+                        "'kind':'mesh','columns':3,'rows':3,'moved':[0,0,0,0,0,0,0,0,0.1,-0.05,0,0,0,0,0,0,0,0]",
                 "'kind':'bulge','strength':0.6,'x':0.5,'y':0.5,'radius':0.9")) {
             for (String lies : List.of("{'kind':'zoom-picture','panels':['p1'],'zoom':120}",
                     "{'kind':'turn-picture','panels':['p1'],'turn':20}")) {
@@ -75,17 +76,19 @@ class LensTest {
     void whatIsMountedIsBentWhereItHangs() {
         Sheet mounted = sheet("{'kind':'mount-here','picture':'" + Sheets.DAWN.id() + "','corners':[{'x':20,'y':10},{'x':100,'y':20},"
                 + "{'x':100,'y':60},{'x':20,'y':70}]}");
-        for (String how : List.of("'kind':'bend','bend':{'kind':'twirl','turn':90,'x':0.5,'y':0.5,'radius':0.6}", "'kind':'blur','blur':0.8")) {
+        for (String how : List.of("'kind':'bend','bend':{'kind':'twirl','turn':90,'x':0.5,'y':0.5,'radius':0.6}",
+                "'kind':'blur','blur':0.8")) {
             BufferedImage own = painted(Sheets.after(mounted, "{'panels':['p2']," + how + "}"));
             BufferedImage over = painted(Sheets.after(mounted, "{'kind':'add-glaze','where':'over','panels':['p2']}",
                     "{'panels':['p3']," + how + "}"));
             assertThat(Painted.difference(own, painted(mounted))).as(how).isGreaterThan(1);
-            assertThat(Painted.difference(own.getSubimage(120, 120, 360, 160), over.getSubimage(120, 120, 360, 160))).as(how).isLessThan(0.5);
+            assertThat(Painted.difference(own.getSubimage(120, 120, 360, 160), over.getSubimage(120, 120, 360, 160))).as(how)
+                    .isLessThan(0.5);
         }
         Sheet bare = Sheets.after(mounted, "{'kind':'blur','panels':['p2'],'blur':4}", "{'kind':'remove','panels':['p1']}",
                 "{'kind':'set-paper','paper':{'kind':'none'}}");
         BufferedImage clear = RasterPainter.paint(Scene.of(bare), PPI, false, PICTURES);
-        assertThat(List.of(clear.getRGB(102, 60) >>> 24, clear.getRGB(497, 200) >>> 24, clear.getRGB(90, 200) >>> 24)).containsExactly(255, 255,
-                0);
+        assertThat(List.of(clear.getRGB(102, 60) >>> 24, clear.getRGB(497, 200) >>> 24, clear.getRGB(90, 200) >>> 24))
+                .containsExactly(255, 255, 0);
     }
 }

@@ -69,7 +69,8 @@ const group = (together) => sheet.stage === "arrange" && sheet.selected.length &
 
 const PLAIN = {
   ",": () => step(-1), ".": () => step(1), t: () => history.toggle(), d: duplicate, Delete: remove, Backspace: remove, "?": help, 0: fit,
-  "+": () => zoomBy(1.25), "=": () => zoomBy(1.25), "-": () => zoomBy(0.8), Escape: () => unload() || letGrab() || clearMarks() || closePattern()
+  "+": () => zoomBy(1.25), "=": () => zoomBy(1.25), "-": () => zoomBy(0.8), Escape: () => unload() || letGrab() || clearMarks()
+          || closePattern()
       || release() || select([]), k: knife, n: pen, N: hand, m: mountHere, e: points, p: () => (held.still = true),
   b: () => sheet.stage === "tone" && tone.beforeKey(),
   l: () => sheet.stage === "fill" && closerKey(), "{": () => raise("bottom"), "}": () => raise("front"), g: () => group(true),

@@ -368,7 +368,8 @@ function label(chosen) {
     if (picture && sheet.stage !== "arrange") parts.push(span(`${Math.round(picture.ppi)} ppi`));
   }
   tag.replaceChildren(...parts);
-  place(tag, chosenBox(chosen), [...layers.stage.querySelectorAll(".slack, .grip, .handle, .arc-hold, .corner, .cast, .pull-value, .grab")]);
+  place(tag, chosenBox(chosen),
+          [...layers.stage.querySelectorAll(".slack, .grip, .handle, .arc-hold, .corner, .cast, .pull-value, .grab")]);
 }
 
 /** The box of what is judged, in the well: the panels themselves, and the handles that stand off them. */

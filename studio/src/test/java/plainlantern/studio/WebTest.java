@@ -161,7 +161,8 @@ class WebTest extends StudioTest {
     void hostileAddressesOfBentPicturesTakeNoMore() throws Exception {
         for (double[] scale : new double[][] {{1, 1}, {1e-9, 1e-9}, {1e9, 1e9}, {1e-3, 1e3}}) {
             for (String how : List.of("{'blur':100,'dx':0,'dy':0}", "{'blur':0,'dx':0,'dy':0,'bend':{'kind':'twirl','turn':3600,'x':0.5,"
-                    + "'y':0.5,'radius':4}}", "{'blur':0,'dx':0,'dy':0,'bend':{'kind':'mesh','columns':2,'rows':2,'moved':[2,2,2,2,2,2,2,2]}}")) {
+                    + "'y':0.5,'radius':4}}",
+                            "{'blur':0,'dx':0,'dy':0,'bend':{'kind':'mesh','columns':2,'rows':2,'moved':[2,2,2,2,2,2,2,2]}}")) {
                 String told = "{'lens':{'how':" + how + ",'toPanel':{'a':" + scale[0] + ",'b':0,'c':0,'d':" + scale[1]
                         + ",'e':0,'f':0},'box':{'x':0,'y':0,'width':1,'height':1}}}";
                 String written = Base64.getUrlEncoder().withoutPadding().encodeToString(told.replace('\'', '"')

@@ -32,7 +32,8 @@ public record CopySeen(String from, @Typed.Layer int layer, List<String> panels)
         Optional<Through> given = giver.glaze().map(Glaze::through)
                 .or(() -> giver.picture(layer).map(picture -> picture.through().orElse(Through.CLEAR)));
         Through like = given.orElseThrow(() -> new BadInput("panels", "There is no picture in there yet."));
-        return GlazingEdit.seeing(before, panels, Typed.FRONTMOST, was -> new Through(like.blur(), was.dx(), was.dy(), like.bend(), like.off()));
+        return GlazingEdit.seeing(before, panels, Typed.FRONTMOST, was -> new Through(like.blur(), was.dx(), was.dy(), like.bend(),
+                like.off()));
     }
 
     @Override

@@ -28,7 +28,8 @@ import plainlantern.sheet.Through;
  */
 @JsonTypeName("move-bend")
 public record MoveBend(List<String> panels, @Typed.Layer int layer, List<Integer> handles, @Typed.OrZero double dx, @Typed.OrZero double dy,
-        @Typed.OptionalLength OptionalDouble across, @Typed.OptionalLength OptionalDouble down, @Typed.Switch boolean home) implements GlazingEdit {
+        @Typed.OptionalLength OptionalDouble across, @Typed.OptionalLength OptionalDouble down, @Typed.Switch boolean home)
+                implements GlazingEdit {
     /** What is nearer than this is where it was asked for, mm. */
     private static final double SAME = 0.01;
 
@@ -42,7 +43,8 @@ public record MoveBend(List<String> panels, @Typed.Layer int layer, List<Integer
 
     @Override
     public Sheet apply(Sheet before) {
-        return GlazingEdit.seeing(before, panels, layer, (holder, through) -> through.bent(through.bend().map(bend -> moved(holder, bend))));
+        return GlazingEdit.seeing(before, panels, layer, (holder, through) -> through.bent(through.bend().map(bend -> moved(holder,
+                bend))));
     }
 
     private Bend moved(Holder holder, Bend bend) {

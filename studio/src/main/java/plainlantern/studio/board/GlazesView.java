@@ -73,7 +73,8 @@ public record GlazesView(Optional<Chosen> chosen, List<Named> all, boolean selec
     public record Bent(String kind, String shape, List<Fields.Field> fields, String grabs, boolean off, boolean any) {
         static Bent of(Through through, Numbers n) {
             return through.bend().map(bend -> new Bent(bend.label().toLowerCase(Locale.ROOT), bend instanceof Bend.Wave wave
-                    ? wave.shape().label() : "", Fields.of(bend.getClass(), Optional.of((Record) bend), n, 0), through.off() ? "" : bend.as(GRABS), through.off(), true))
+                    ? wave.shape().label() : "", Fields.of(bend.getClass(), Optional.of((Record) bend), n, 0), through.off() ? ""
+                            : bend.as(GRABS), through.off(), true))
                     .orElse(new Bent("", "", List.of(), "", through.off(), !through.equals(Through.CLEAR)));
         }
 
