@@ -63,8 +63,10 @@ public record Coverage(boolean covered, Slack slack, double bareShare, double zo
 
     /** Whether all of the form is covered, which is soon found. */
     public static boolean covers(Sitting sitting, Pose placement) {
-        Box reach = sitting.reach(placement.turn());
-        Box lie = sitting.lie(placement);
+        return covers(sitting, sitting.reach(placement.turn()), sitting.lie(placement));
+    }
+
+    private static boolean covers(Sitting sitting, Box reach, Box lie) {
         return before(sitting) && Math.min(Math.min(reach.x() - lie.x(), lie.right() - reach.right()),
                 Math.min(reach.y() - lie.y(), lie.bottom() - reach.bottom())) >= -TOLERANCE;
     }
@@ -81,7 +83,7 @@ public record Coverage(boolean covered, Slack slack, double bareShare, double zo
         double right = lie.right() - reach.right();
         double bottom = lie.bottom() - reach.bottom();
         boolean before = before(sitting);
-        boolean covered = covers(sitting, placement);
+        boolean covered = covers(sitting, reach, lie);
         double bare = covered ? 0 : bareShare(sitting, placement);
         double ppi = Unit.MM_PER_INCH / (sitting.seen().isPresent() ? coarsest(sitting, placement)
                 : Math.max(placement.scaleX(), placement.scaleY()));

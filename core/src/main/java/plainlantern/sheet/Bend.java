@@ -18,7 +18,7 @@ import plainlantern.geometry.Point;
 
 /** How what is seen is bent: for each place, from where else its colour is taken. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-public sealed interface Bend permits Bend.Wave, Bend.Twirl, Bend.Bulge, Bend.Mesh {
+public sealed interface Bend permits Bend.Wave, Bend.Round, Bend.Twirl, Bend.Bulge, Bend.Mesh {
     /** A first one of each kind. */
     List<Bend> KINDS = List.of(new Wave(2, 20, 0, 0, Wave.Shape.SINE), new Twirl(90, 0.5, 0.5, 1), new Bulge(0.5, 0.5, 0.5, 1),
             new Mesh(4, 4, List.of()));
@@ -100,6 +100,40 @@ public sealed interface Bend permits Bend.Wave, Bend.Twirl, Bend.Bulge, Bend.Mes
         }
     }
 
+    /** One about a place, held by that and by how far it reaches. */
+    sealed interface Round extends Bend permits Twirl, Bulge {
+        double x();
+
+        double y();
+
+        double radius();
+
+        /** The same about another place, reaching so far. */
+        Bend about(double newX, double newY, double newRadius);
+
+        @Override
+        default List<Point> handles(Box box) {
+            return new Disc(x(), y(), radius()).handles(box);
+        }
+
+        @Override
+        default Path lines(Box box) {
+            return new Disc(x(), y(), radius()).edge(box);
+        }
+
+        @Override
+        default Bend moved(Collection<Integer> which, Point by, Box box) {
+            Disc disc = new Disc(x(), y(), radius()).moved(which, by, box);
+            return about(disc.x(), disc.y(), disc.radius());
+        }
+
+        @Override
+        default Bend home(Collection<Integer> which) {
+            Disc disc = new Disc(x(), y(), radius()).home(which);
+            return about(disc.x(), disc.y(), disc.radius());
+        }
+    }
+
     /**
      * Turned about a place, most in its middle.
      *
@@ -112,37 +146,14 @@ public sealed interface Bend permits Bend.Wave, Bend.Twirl, Bend.Bulge, Bend.Mes
     record Twirl(@Asked(value = "Turn", first = "90", least = -3600, most = 3600) @Typed.Turn double turn,
             @Asked(value = "Across", first = "0.5", least = -1, most = 2) @Typed.Share double x,
             @Asked(value = "Down", first = "0.5", least = -1, most = 2) @Typed.Share double y,
-            @Asked(value = "Radius", first = "1", least = 0.01, most = 4) @Typed.Share double radius) implements Bend {
+            @Asked(value = "Radius", first = "1", least = 0.01, most = 4) @Typed.Share double radius) implements Bend, Round {
         public Twirl {
             Questions.check(Twirl.class, turn, x, y, radius);
         }
 
-        private Disc disc() {
-            return new Disc(x, y, radius);
-        }
-
-        private Twirl on(Disc disc) {
-            return new Twirl(turn, disc.x(), disc.y(), disc.radius());
-        }
-
         @Override
-        public List<Point> handles(Box box) {
-            return disc().handles(box);
-        }
-
-        @Override
-        public Path lines(Box box) {
-            return disc().edge(box);
-        }
-
-        @Override
-        public Twirl moved(Collection<Integer> which, Point by, Box box) {
-            return on(disc().moved(which, by, box));
-        }
-
-        @Override
-        public Twirl home(Collection<Integer> which) {
-            return on(disc().home(which));
+        public Twirl about(double newX, double newY, double newRadius) {
+            return new Twirl(turn, newX, newY, newRadius);
         }
 
         @Override
@@ -166,37 +177,14 @@ public sealed interface Bend permits Bend.Wave, Bend.Twirl, Bend.Bulge, Bend.Mes
     record Bulge(@Asked(value = "Strength", first = "0.5", least = -1, most = 1) @Typed.Share double strength,
             @Asked(value = "Across", first = "0.5", least = -1, most = 2) @Typed.Share double x,
             @Asked(value = "Down", first = "0.5", least = -1, most = 2) @Typed.Share double y,
-            @Asked(value = "Radius", first = "1", least = 0.01, most = 4) @Typed.Share double radius) implements Bend {
+            @Asked(value = "Radius", first = "1", least = 0.01, most = 4) @Typed.Share double radius) implements Bend, Round {
         public Bulge {
             Questions.check(Bulge.class, strength, x, y, radius);
         }
 
-        private Disc disc() {
-            return new Disc(x, y, radius);
-        }
-
-        private Bulge on(Disc disc) {
-            return new Bulge(strength, disc.x(), disc.y(), disc.radius());
-        }
-
         @Override
-        public List<Point> handles(Box box) {
-            return disc().handles(box);
-        }
-
-        @Override
-        public Path lines(Box box) {
-            return disc().edge(box);
-        }
-
-        @Override
-        public Bulge moved(Collection<Integer> which, Point by, Box box) {
-            return on(disc().moved(which, by, box));
-        }
-
-        @Override
-        public Bulge home(Collection<Integer> which) {
-            return on(disc().home(which));
+        public Bulge about(double newX, double newY, double newRadius) {
+            return new Bulge(strength, newX, newY, newRadius);
         }
 
         @Override

@@ -48,7 +48,9 @@ public record MoveBend(List<String> panels, @Typed.Layer int layer, List<Integer
     }
 
     private Bend moved(Holder holder, Bend bend) {
-        return home ? bend.home(handles) : Bends.in(holder, bend).moved(handles, by(Bends.in(holder, bend)));
+        if (home) return bend.home(handles);
+        Bends lies = Bends.in(holder, bend);
+        return lies.moved(handles, by(lies));
     }
 
     /** So far the handles are to go. */
