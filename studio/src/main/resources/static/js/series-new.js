@@ -1,5 +1,5 @@
 // The form for a new series: pictures come in, a few at a time, and stand in the tray in the order of their files.
-import Alpine from "/vendor/alpine-csp-3.15.12.min.js";
+import Alpine from "../vendor/alpine-csp-3.15.12.min.js";
 import { atFields } from "./fields.js";
 import { dropped, leftOut, pictures, sendPicture } from "./files.js";
 

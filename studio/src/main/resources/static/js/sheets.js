@@ -1,5 +1,5 @@
 // "My sheets": the dialog for a new sheet, opening a bundle, thumbnails that are still being drawn.
-import Alpine from "/vendor/alpine-csp-3.15.12.min.js";
+import Alpine from "../vendor/alpine-csp-3.15.12.min.js";
 
 const csrf = document.querySelector("meta[name=csrf]").content;
 

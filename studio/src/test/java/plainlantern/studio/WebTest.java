@@ -453,6 +453,26 @@ class WebTest extends StudioTest {
     }
 
     @Test
+    void aPageNamesAllThatItsScriptImportsAndABrowserAsksForItOnce() throws Exception {
+        for (String page : List.of("/sheets", "/sheets/" + id)) {
+            String html = ask(get(page)).getContentAsString();
+            List<String> named = Pattern.compile("rel=\"modulepreload\" href=\"([^\"]+)\"").matcher(html).results()
+                    .map(found -> found.group(1)).toList();
+            assertThat(html).contains("<script type=\"module\" src=\"" + named.get(0) + "\"");
+            for (String address : named) {
+                MockHttpServletResponse script = ask(get(address));
+                assertThat(script.getStatus()).as(address).isEqualTo(200);
+                assertThat(script.getHeader("Cache-Control")).contains("max-age=31536000").contains("immutable");
+                assertThat(named).as(address).containsAll(Pattern.compile("\"(\\.[./a-z0-9-]+\\.js)\"").matcher(script.getContentAsString())
+                        .results().map(found -> URI.create(address).resolve(found.group(1)).toString()).toList());
+                MockHttpServletResponse elder = ask(get(address.replaceFirst("/kept/\\w+", "/kept/0123456789ab")));
+                assertThat(elder.getContentAsString()).isEqualTo(script.getContentAsString());
+                assertThat(elder.getHeader("Cache-Control")).isEqualTo("no-store");
+            }
+        }
+    }
+
+    @Test
     void thumbnailsAndPreviewsAreKeptByTheBrowserAlone() throws Exception {
         assertThat(ask(get("/sheets/" + id + "/thumbnail?v=1")).getStatus()).isEqualTo(404);
         assertThat(ask(get("/sheets")).getContentAsString()).contains("data-waits=\"" + id);

@@ -40,7 +40,7 @@ public class SecurityConfig {
     @Bean
     @Order(0)
     SecurityFilterChain files(HttpSecurity http) throws Exception {
-        return http.securityMatcher("/css/**", "/js/**", "/fonts/**", "/vendor/**", "/webjars/**", "/mark.svg")
+        return http.securityMatcher("/css/**", "/js/**", "/kept/**", "/fonts/**", "/vendor/**", "/webjars/**", "/mark.svg")
                 .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
                 .securityContext(AbstractHttpConfigurer::disable).sessionManagement(AbstractHttpConfigurer::disable)
                 .requestCache(AbstractHttpConfigurer::disable).anonymous(AbstractHttpConfigurer::disable)
