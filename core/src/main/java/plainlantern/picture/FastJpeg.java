@@ -40,8 +40,9 @@ final class FastJpeg {
     }
 
     private static final Optional<Turbo> TURBO = load();
-    /** A picture decoded whole takes much memory beside the heap: while one is, another processor has enough to do with the last one. */
-    private static final Semaphore DECODING = new Semaphore(Math.max(1, Runtime.getRuntime().availableProcessors() / 2));
+    /** So many at once: each of them takes much memory beside the heap, so whoever has little to spare sets fewer than processors. */
+    private static final Semaphore DECODING = new Semaphore(Math.max(1, Integer.getInteger("lantern.decoding",
+            Runtime.getRuntime().availableProcessors())));
 
     /** Memory of earlier decodings, no more of them than there were at once. */
     private static final Queue<SoftReference<Memory>> ROOMS = new ConcurrentLinkedQueue<>();
