@@ -60,10 +60,17 @@ export const plain = (image) => `${image.dataset.before}/${still(image)}`;
 
 const still = (image) => level(image).replace("live", glazed(image) ? "640" : "medium");
 
+/** What a glaze shows is not what lies beneath it now, as long as it waits for its pixels. */
+function waiting(image) {
+  const glaze = image.closest(".panel.glaze");
+  glaze?.classList.toggle("waits", Boolean(glaze.querySelector("image[data-waits]")));
+}
+
 /** Shows an address now; what was waited for is not shown any more. */
 export function display(image, href) {
   delete image.dataset.waits;
   image.setAttribute("href", href);
+  waiting(image);
   // A mask is there: what stood for it goes.
   if (image.dataset.veil) image.parentNode.querySelector(".veil-before")?.remove();
 }
@@ -74,6 +81,7 @@ export function display(image, href) {
  */
 export function load(image, href) {
   image.dataset.waits = href;
+  waiting(image);
   const loader = new Image();
   return new Promise((ended) => {
     loader.onload = loader.onerror = () => {

@@ -122,14 +122,17 @@ class ConnectionBrowserTest extends Browsed {
         assertThat(page.locator("#panels .panel")).hasCount(0);
     }
 
-    /** A request that takes longer than a moment is seen to be under way, and no longer once it is answered. */
+    /** A request that takes longer than a moment is seen to be under way, and no longer once it is answered: nothing moves unseen. */
     @Test
     void aSlowRequestShowsThatItIsBusy() {
         one();
+        String still = "() => document.getAnimations().length === 0";
+        page.waitForFunction(still);
         List<Route> held = new ArrayList<>();
         page.route("**/edits", held::add);
         page.locator("#well").focus();
         page.keyboard().press("ArrowDown");
+        page.waitForFunction("() => document.getAnimations().some(one => one.animationName === 'busy')");
         page.waitForSelector("#busy", new Page.WaitForSelectorOptions().setState(WaitForSelectorState.VISIBLE).setTimeout(20_000));
         double shown = ((Number) page.evaluate(
                 "() => parseFloat(getComputedStyle(document.getElementById('busy')).transitionDelay) * 1000")).doubleValue();
@@ -137,6 +140,7 @@ class ConnectionBrowserTest extends Browsed {
         page.waitForCondition(() -> !held.isEmpty());
         held.get(0).resume();
         page.waitForSelector("#busy", new Page.WaitForSelectorOptions().setState(WaitForSelectorState.HIDDEN));
+        page.waitForFunction(still);
         undoSays("Move: Panel 1");
     }
 
