@@ -163,10 +163,17 @@ public final class Cells {
         if (opaque) Arrays.fill(out, 0xFF000000);
         float[] channel = new float[across * down];
         for (int shift = 0; shift < (opaque ? 24 : 32); shift += 8) {
-            averaged(pixels, shift, channel);
+            if (side == 1) taken(pixels, shift, channel);
+            else averaged(pixels, shift, channel);
             between(smoothed(channel), out, shift);
         }
         return new Tile(like.x(), like.y(), like.width(), like.height(), out);
+    }
+
+    /** Of cells that are pixels their values, 0 to 1. */
+    private static void taken(Tile cells, int shift, float[] channel) {
+        int[] argb = cells.argb();
+        for (int i = 0; i < channel.length; i++) channel[i] = (argb[i] >> shift & 0xFF) * (1f / 255);
     }
 
     /** The mean of each cell's pixels, 0 to 1. */
@@ -191,7 +198,7 @@ public final class Cells {
         int[] out = new int[like.width() * like.height()];
         float[] channel = new float[across * down];
         for (int shift = 0; shift < 32; shift += 8) {
-            for (int i = 0; i < channel.length; i++) channel[i] = (small.argb()[i] >> shift & 0xFF) / 255f;
+            taken(small, shift, channel);
             between(smoothed(channel), out, shift);
         }
         return new Tile(like.x(), like.y(), like.width(), like.height(), out);
@@ -206,37 +213,51 @@ public final class Cells {
         return out;
     }
 
-    private float[] smoothed(float[] cells) {
-        float[] rows = new float[cells.length];
-        IntStream.range(0, down).parallel().forEach(y -> along(cells, rows, y * across, across));
-        float[] out = new float[cells.length];
-        IntStream.range(0, down).parallel().forEach(y -> together(rows, out, y));
+    /** Row by row. */
+    private float[][] smoothed(float[] cells) {
+        float[][] rows = new float[down][];
+        IntStream.range(0, down).parallel().forEach(y -> rows[y] = along(cells, y * across));
+        float[][] out = new float[down][];
+        IntStream.range(0, down).parallel().forEach(y -> out[y] = together(rows, y));
         return out;
     }
 
     /** A row: what lies so far to the left and to the right of each, with its share. */
-    private void along(float[] from, float[] to, int start, int count) {
+    private float[] along(float[] cells, int start) {
         int half = kernel.length / 2;
-        for (int by = -half; by <= half; by++) {
-            float share = kernel[by + half];
-            int last = start + Math.min(count, count - by);
-            for (int i = start + Math.max(0, -by); i < last; i++) to[i] += share * from[i + by];
+        float[] wide = new float[across + 2 * half];
+        System.arraycopy(cells, start, wide, half, across);
+        float[] to = new float[across];
+        float[] one = new float[across];
+        float[] other = new float[across];
+        for (int by = 0; by < kernel.length; by += 2) {
+            boolean both = by + 1 < kernel.length;
+            System.arraycopy(wide, by, one, 0, across);
+            if (both) System.arraycopy(wide, by + 1, other, 0, across);
+            add(to, one, kernel[by], other, both ? kernel[by + 1] : 0);
         }
+        return to;
     }
 
     /** The rows around one, each with its share. */
-    private void together(float[] from, float[] to, int row) {
+    private float[] together(float[][] rows, int row) {
         int half = kernel.length / 2;
-        int at = row * across;
-        for (int j = Math.max(0, row - half); j <= Math.min(down - 1, row + half); j++) {
-            float share = kernel[j - row + half];
-            int other = j * across;
-            for (int x = 0; x < across; x++) to[at + x] += share * from[other + x];
+        float[] to = new float[across];
+        int last = Math.min(down - 1, row + half);
+        for (int j = Math.max(0, row - half); j <= last; j += 2) {
+            boolean both = j < last;
+            add(to, rows[j], kernel[j - row + half], rows[both ? j + 1 : j], both ? kernel[j + 1 - row + half] : 0);
         }
+        return to;
+    }
+
+    /** Numbers at the same places of three arrays, two of them with a share: so Java's compiler adds up many at once. */
+    private static void add(float[] to, float[] one, float share, float[] other, float shareOfOther) {
+        for (int i = 0; i < to.length; i++) to[i] += share * one[i] + shareOfOther * other[i];
     }
 
     /** Between the middles of cells colours are mixed evenly; each pixel gets eight bits more. */
-    private void between(float[] cells, int[] out, int shift) {
+    private void between(float[][] cells, int[] out, int shift) {
         int[] columns = new int[like.width()];
         float[] shares = new float[like.width()];
         for (int x = 0; x < columns.length; x++) {
@@ -246,10 +267,11 @@ public final class Cells {
         }
         IntStream.range(0, like.height()).parallel().forEach(y -> {
             float v = (like.y() + y + 0.5f - top) / side - 0.5f;
-            int above = (int) v * across;
+            float[] above = cells[(int) v];
+            float[] below = cells[(int) v + 1];
             float share = v - (int) v;
             float[] line = new float[across];
-            for (int i = 0; i < across; i++) line[i] = (cells[above + i] * (1 - share) + cells[above + across + i] * share) * 255 + 0.5f;
+            for (int i = 0; i < across; i++) line[i] = (above[i] * (1 - share) + below[i] * share) * 255 + 0.5f;
             for (int x = 0, i = y * like.width(); x < columns.length; x++, i++) {
                 float one = line[columns[x]];
                 out[i] |= (int) (one + (line[columns[x] + 1] - one) * shares[x]) << shift;

@@ -1,5 +1,5 @@
 // Drawing the line-up's cards as the server made them.
-import { sheet, group, panel } from "./sheet.js";
+import { sheet, group, panel, load } from "./sheet.js";
 
 const cards = document.getElementById("cards");
 const chip = document.getElementById("paper-chip");
@@ -7,13 +7,14 @@ const chip = document.getElementById("paper-chip");
 const all = () => [...cards.querySelectorAll(".card-panel")];
 export const card = (id) => cards.querySelector(`[data-id="${id}"]`);
 
-/** Takes over the changed cards and the order of an answer. */
-export function drawCards(answer) {
+/** Takes over the changed cards and the order of an answer; {@code painted} comes to its end when the board has its pictures. */
+export function drawCards(answer, painted) {
   const known = new Map(all().map((node) => [node.dataset.id, node]));
   const holder = document.createElement("template");
   for (const part of answer.changed) {
     holder.innerHTML = part.card;
     const next = holder.content.firstElementChild;
+    after(painted, glazed(next), glazed(known.get(part.id)));
     if (known.has(part.id)) known.get(part.id).replaceWith(next);
     else cards.append(next);
     known.set(part.id, next);
@@ -25,6 +26,17 @@ export function drawCards(answer) {
   document.getElementById("count").textContent = answer.count;
   document.getElementById("states").textContent = answer.states;
   paper(answer.paper);
+}
+
+const glazed = (node) => node?.querySelector('image[href*="/glazes/"]');
+
+/** What a glaze shows is painted for its card once the board has it; until then the card shows what it did. */
+function after(painted, image, shown) {
+  const href = image?.getAttribute("href");
+  if (!href) return;
+  if (shown) image.setAttribute("href", shown.getAttribute("href"));
+  else image.removeAttribute("href");
+  painted.then(() => image.isConnected && load(image, href));
 }
 
 function paper(painted) {

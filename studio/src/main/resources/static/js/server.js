@@ -149,9 +149,9 @@ const looking = () => [sheet.stage, sheet.whole, sheet.layer, ...sheet.selected]
 /** Takes over an answer; {@code sent} is what the page was looking at when it was asked. */
 function apply(answer, sent = looking()) {
   sheet.version = answer.version;
-  for (const part of answer.changed) draw(part.id, part.board);
+  const painted = Promise.all(answer.changed.map((part) => draw(part.id, part.board)));
   order(answer.order);
-  drawCards(answer);
+  drawCards(answer, painted);
   const current = sent === looking();
   const there = new Set(ids());
   sheet.selected = (current ? answer.selected : sheet.selected).filter((id) => there.has(id));

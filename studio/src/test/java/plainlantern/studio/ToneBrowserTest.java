@@ -216,6 +216,9 @@ class ToneBrowserTest extends Browsed {
         type(value("exposure"), "-1");
         undoSays("Exposure: Panel 1");
         assertThat(glaze()).not().hasAttribute("href", before);
+        // Its card follows once the board has it.
+        String now = settled(glaze()).replaceFirst("\\d+$", "");
+        assertThat(page.locator("#cards [data-id=p3] image")).hasAttribute("href", Pattern.compile(Pattern.quote(now) + "\\d+"));
         page.locator("#well").focus();
         page.keyboard().down("b");
         assertThat(glaze()).isHidden();
