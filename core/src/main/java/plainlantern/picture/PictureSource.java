@@ -49,7 +49,7 @@ public interface PictureSource {
                 // A veil lies where the picture is seen, neither bent nor drawn in perspective.
                 Veiled veil = what.veil().get();
                 Tile tile = onto(what.unveiled(), width, height, map, wanted);
-                Tile own = veil.looks() ? onto(what.toneless().seen(Optional.empty()).unveiled(), width, height, map, wanted) : tile;
+                Tile own = veil.looks() && !what.tones().isEmpty() ? onto(what.toneless().unveiled(), width, height, map, wanted) : tile;
                 Affine toPicture = toShares.after(Affine.move(tile.x(), tile.y()));
                 Veiling.wear(Veiling.left(veil, own.patch(toPicture)), tile.patch(toPicture));
                 return tile;

@@ -1,7 +1,6 @@
 package plainlantern.rendering;
 
 import java.awt.image.BufferedImage;
-import java.awt.image.Raster;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -40,39 +39,30 @@ final class PdfImages {
         PDImageXObject there = images.get(key);
         if (there != null) return there;
         Placed.Needed wanted = needed.get(key);
-        Optional<byte[]> untouched = placed.untouched(wanted);
-        PDImageXObject image;
-        if (untouched.isPresent()) {
-            image = JPEGFactory.createFromByteArray(document, untouched.get());
-        } else {
-            BufferedImage sized = placed.sized(wanted);
-            boolean masked = key.veil().isPresent() && wanted.unveiled().layer().pixels().opaque();
-            if (masked) image = masked(placed.sized(wanted.unveiled()), sized, wanted);
-            else image = sized.getColorModel().hasAlpha() ? LosslessFactory.createFromImage(document, sized)
-                    : JPEGFactory.createFromByteArray(document, Placed.jpeg(wanted, sized, quality));
-        }
+        boolean masked = key.veil().isPresent() && wanted.unveiled().layer().pixels().opaque();
+        PDImageXObject image = embedded(masked ? wanted.unveiled() : wanted);
+        if (masked) mask(image, wanted);
         images.put(key, image);
         return image;
     }
 
+    private PDImageXObject embedded(Placed.Needed wanted) throws IOException {
+        Optional<byte[]> untouched = placed.untouched(wanted);
+        if (untouched.isPresent()) return JPEGFactory.createFromByteArray(document, untouched.get());
+        BufferedImage sized = placed.sized(wanted);
+        return sized.getColorModel().hasAlpha() ? LosslessFactory.createFromImage(document, sized)
+                : JPEGFactory.createFromByteArray(document, Placed.jpeg(wanted, sized, quality));
+    }
+
     /** A photo beneath its veil stays a photo, with what is left of it as its soft mask (ISO 32000-1, 11.6.5.3). */
-    private PDImageXObject masked(BufferedImage whole, BufferedImage veiled, Placed.Needed wanted) throws IOException {
-        PDImageXObject image = JPEGFactory.createFromByteArray(document, Placed.jpeg(wanted, whole, quality));
-        Raster left = veiled.getAlphaRaster();
+    private void mask(PDImageXObject image, Placed.Needed wanted) throws IOException {
         ByteArrayOutputStream packed = new ByteArrayOutputStream();
         // Written as it is: made an image, the JDK's grey would be taken for light.
         try (DeflaterOutputStream out = new DeflaterOutputStream(packed)) {
-            int[] row = new int[left.getWidth()];
-            byte[] levels = new byte[left.getWidth()];
-            for (int y = 0; y < left.getHeight(); y++) {
-                left.getSamples(0, y, row.length, 1, 0, row);
-                for (int x = 0; x < row.length; x++) levels[x] = (byte) row[x];
-                out.write(levels);
-            }
+            placed.left(wanted, image.getWidth(), image.getHeight(), out);
         }
         image.getCOSObject().setItem(COSName.SMASK, new PDImageXObject(document, new ByteArrayInputStream(packed.toByteArray()),
-                COSName.FLATE_DECODE, left.getWidth(), left.getHeight(), 8, PDDeviceGray.INSTANCE));
-        return image;
+                COSName.FLATE_DECODE, image.getWidth(), image.getHeight(), 8, PDDeviceGray.INSTANCE));
     }
 
     /** Where that image lies among the picture's own pixels. */

@@ -1,6 +1,8 @@
 package plainlantern.rendering;
 
 import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -167,6 +169,14 @@ final class Placed {
         PaintedPicture layer = needed.layer();
         return whole(needed) ? pictures.sized(layer.treated(), share(layer), layer.width(), layer.height(), size(layer))
                 : cut(layer, part(needed));
+    }
+
+    /** Writes what its veil leaves of {@link #sized}, of so many pixels, as {@link Masks#write}. */
+    void left(Needed needed, int width, int height, OutputStream to) throws IOException {
+        PaintedPicture layer = needed.layer();
+        boolean whole = whole(needed);
+        Affine map = whole ? Affine.scale((double) width / layer.width(), (double) height / layer.height()) : map(layer);
+        Masks.write(layer, map, whole ? new Box(0, 0, width, height) : part(needed), pictures, to);
     }
 
     /** Of its pixels, as many as are wanted, those in the middle of a file: at most so many along each side. */

@@ -126,6 +126,30 @@ class VeilingTest {
         assertThat(without.getRGB(100, 390)).isEqualTo(clear.getRGB(100, 390));
     }
 
+    /** What hides a colour hides it where it is seen: of a bent picture where it was bent to, on the board as in a delivery. */
+    @Test
+    void coloursOfABentPicture() {
+        String bend = "{'kind':'bend','panels':['p1'],'bend':{'kind':'wave','amplitude':'15 mm','length':'60 mm','turn':0,'phase':0,"
+                + "'shape':'sine'}}";
+        BufferedImage bent = painted(sheet(bend));
+        int colour = bent.getRGB(300, 60) & 0xFFFFFF;
+        Sheet hidden = sheet(bend, veil("'kind':'colours','colour':'" + String.format("#%06X", colour)
+                + "','tolerance':'4 %','softness':0,'strength':1"));
+        BufferedImage seen = painted(hidden);
+        BufferedImage mask = Masks.of(Scene.of(hidden).items().get(0).pictures().get(0), 600, PICTURES);
+        assertThat(mask.getRGB(300, 60) & 0xFF).isZero();
+        int gone = 0;
+        for (int y = 0; y < 400; y++) {
+            for (int x = 0; x < 600; x++) {
+                int left = mask.getRGB(x, y) & 0xFF;
+                if (left == 0) assertThat(seen.getRGB(x, y)).isEqualTo(0xFFFFFFFF);
+                if (left == 255) assertThat(seen.getRGB(x, y)).isEqualTo(bent.getRGB(x, y));
+                if (left == 0) gone++;
+            }
+        }
+        assertThat(gone).isBetween(200, 120_000);
+    }
+
     /** How much is left of a pixel before white. */
     private static double left(BufferedImage clear, BufferedImage seen, int x, int y) {
         int own = clear.getRGB(x, y) >> 16 & 0xFF;
