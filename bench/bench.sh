@@ -29,7 +29,7 @@ kill $STUDIO; wait $STUDIO 2>/dev/null || true
 cat >"$BENCH/ours" <<E
 cd "$HERE" && MALLOC_ARENA_MAX=1 exec java $(heap 4096) $(echo $RENDER_OPTIONS) -cp "$APP/lib/*" plainlantern.bundle.RenderCommand "$BENCH/twelve.lantern.zip" --format png --ppi 300 --out "$BENCH/ours.png"
 E
-for sheet in sixty shadowed twelve toned local; do
+for sheet in sixty shadowed twelve toned local glazed veiled; do
   cat >"$BENCH/$sheet" <<E
 cd "$HERE" && MALLOC_ARENA_MAX=1 exec java $(heap 4096) $(echo $RENDER_OPTIONS) -cp "$APP/lib/*" plainlantern.bundle.RenderCommand "$BENCH/$sheet.lantern.zip" --format png --ppi 300 --out "$BENCH/$sheet.png"
 E
@@ -55,8 +55,8 @@ done
 echo
 echo "| A3 at 300 ppi, the same twelve, whole process | median s | range s | peak MB |"
 echo "|---|---|---|---|"
-for run in 1 2 3; do for who in twelve toned local; do /usr/bin/time -f '%e %M' -a -o "$BENCH/$who.times" bash "$BENCH/$who" >/dev/null 2>&1; done; done
-for who in twelve toned local; do
+for run in 1 2 3; do for who in twelve toned local glazed veiled; do /usr/bin/time -f '%e %M' -a -o "$BENCH/$who.times" bash "$BENCH/$who" >/dev/null 2>&1; done; done
+for who in twelve toned local glazed veiled; do
   sort -n "$BENCH/$who.times" | awk -v who=$who '{t[NR]=$1; if ($2>m) m=$2} END {printf "| %s | %.2f | %.2f to %.2f | %.0f |\n", who, t[2], t[1], t[3], m/1024}'
 done
 echo
@@ -79,6 +79,7 @@ echo
 echo "| at 300 ppi, whole process | median s | range s | peak MB | file MB |"
 echo "|---|---|---|---|---|"
 for kind in png jpeg tiff webp pdf svg openraster; do measured 3 "A3 $kind" twelve --format $kind --out "$BENCH/a3.$kind"; done
+for sheet in glazed veiled; do measured 3 "A3 pdf, $sheet" $sheet --format pdf --out "$BENCH/$sheet.pdf"; done
 measured 3 "A3 slices" twelve --format png --extent boxes --out "$BENCH/slices.zip"
 for kind in png jpeg tiff pdf; do measured 3 "A1 $kind" hundred --format $kind --out "$BENCH/a1.$kind"; done
 measured 3 "A1 png, no paper" hundred --no-paper --format png --out "$BENCH/a1.bare.png"

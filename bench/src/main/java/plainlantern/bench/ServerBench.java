@@ -174,7 +174,7 @@ public final class ServerBench {
         row("tone, " + what + ": painted while the slider moves", times[1]);
         row("**tone, " + what + ": both**", times[2]);
         row("tone, " + what + ": painted as it stays", times[3]);
-        edit(id, String.format(Locale.ROOT, "{\"kind\":\"set-tone\",\"of\":{\"panels\":[\"p1\"]},\"%s\":0.3}", name));
+        edit(id, String.format(Locale.ROOT, "{\"kind\":\"set-tone\",\"of\":{\"panels\":[\"p1\"]},\"%s\":0.3333}", name));
     }
 
     private double packed(String id, String edit) throws Exception {
@@ -243,6 +243,9 @@ public final class ServerBench {
         bundle(id, folder.resolve("local.lantern.zip"));
         edit(id, "{\"kind\":\"clear-tone\",\"of\":{\"panels\":[" + IntStream.rangeClosed(1, 12).mapToObj(i -> "\"p" + i + "\"")
                 .collect(Collectors.joining(",")) + "]}}");
+        glazed(id, folder);
+        for (int i = 0; i < 12; i++) edit(id, stroke(i));
+        bundle(id, folder.resolve("veiled.lantern.zip"));
         edit(id, "{\"kind\":\"lay-out\",\"where\":\"replace\",\"agreed\":true,\"pattern\":{\"kind\":\"even-grid\",\"rows\":6,"
                 + "\"columns\":10,\"gapAcross\":6,\"gapDown\":6},"
                 + "\"margins\":{\"top\":10,\"right\":10,\"bottom\":10,\"left\":10}}");
@@ -258,6 +261,28 @@ public final class ServerBench {
         gigapixel(folder, shas);
     }
 
+    /** The same with three glazes over the whole sheet: a blur, a shift, a light. */
+    private void glazed(String id, Path folder) throws Exception {
+        String[] sets = {"set-glaze','panels':['p13'],'blur':'1 mm'", "set-glaze','panels':['p14'],'dx':'12 mm'",
+                "set-tone','of':{'panels':['p15']},'exposure':0.2,'shadows':0.3"};
+        for (String set : sets) {
+            edit(id, "{\"kind\":\"add-glaze\",\"where\":\"sheet\",\"panels\":[]}");
+            edit(id, ("{'kind':'" + set + "}").replace('\'', '"'));
+        }
+        bundle(id, folder.resolve("glazed.lantern.zip"));
+        edit(id, "{\"kind\":\"remove\",\"panels\":[\"p13\",\"p14\",\"p15\"]}");
+    }
+
+    /** A soft stroke of forty places to and fro over one of the twelve panels, which hides what it covers. */
+    private static String stroke(int panel) {
+        double left = 10 + panel % 4 * 101.5;
+        double top = 10 + panel / 4 * 94.33;
+        String dots = IntStream.range(0, 40).mapToObj(i -> String.format(Locale.ROOT, "[%.2f,%.2f,1]", left + 95.5 * (i % 8) / 7,
+                top + 88.0 * i / 39)).collect(Collectors.joining(","));
+        return ("{'kind':'veil','panels':['p" + (panel + 1) + "'],'layer':0,'part':{'kind':'stroke','dots':[" + dots
+                + "],'size':'10 mm','softness':'60 %','strength':1,'shows':false}}").replace('\'', '"');
+    }
+
     /** The sheet as PNG at 300 ppi, as jobs of the running server. */
     private void jobs(String id) throws Exception {
         row("A3 PNG as a job, the first", new double[] {job(id, 1)});
@@ -271,7 +296,7 @@ public final class ServerBench {
         return timed(() -> {
             for (int i = 0; i < count; i++) form("/sheets/" + id + "/deliveries", "format=png&ppi=300&paper=on&extent=sheet");
             while (Pattern.compile("data-state=\"(waiting|painting)\"").matcher(get("/sheets/" + id + "/deliveries")).find())
-                Thread.sleep(50);
+                Thread.sleep(250);
         });
     }
 
