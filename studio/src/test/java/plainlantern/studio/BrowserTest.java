@@ -133,7 +133,8 @@ class BrowserTest extends Browsed {
         page.keyboard().press("Delete");
         assertThat(page.locator("#panels .panel")).hasCount(1);
         // The other window still shows both; its edit of the removed one is refused, and it is brought up to date.
-        other.evaluate("() => import(document.querySelector('script[type=module]').src.replace('workbench', 'server')).then(s => s.edit({kind: 'move-panels', panels: ['p1'], dx: 5, dy: 5}))");
+        other.evaluate("() => import(document.querySelector('script[type=module]').src.replace('workbench', 'server'))"
+                + ".then(s => s.edit({kind: 'move-panels', panels: ['p1'], dx: 5, dy: 5}))");
         assertThat(other.locator(".say.fault")).containsText("no longer on the sheet");
         assertThat(other.locator("#panels .panel")).hasCount(1);
     }
