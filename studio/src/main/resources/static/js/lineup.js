@@ -10,7 +10,7 @@ function mark() {
   const chosen = new Set(sheet.selected);
   for (const node of cards.querySelectorAll(".card-panel")) {
     const on = chosen.has(node.dataset.id);
-    if (on === (node.ariaPressed === "true") && node.ariaPressed) continue;
+    if (on === (node.ariaPressed === "true")) continue;
     node.classList.toggle("chosen", on);
     node.setAttribute("aria-pressed", on);
   }
