@@ -15,52 +15,43 @@ import plainlantern.sheet.Treated;
 import plainlantern.sheet.Warp;
 
 /**
- * Pictures drawn in perspective. Each pixel is the weighted mean of all that a round spot of the output covers in the picture, an ellipse
- * (Heckbert 1989, section 3.5, with limits as Greene and Heckbert 1986 have them): nothing shimmers where the picture gets smaller. What
- * gets smaller is averaged as light.
+ * Pictures drawn in perspective. Each pixel is the weighted mean of all that a round spot of the output covers in the picture, an
+ * {@link Ellipse}: nothing shimmers where the picture gets smaller. What gets smaller is averaged as light.
  */
 final class Perspective {
     /** A picture's part begins at whole blocks of so many pixels, so that its smaller copies are the same whatever part is drawn. */
     private static final int BLOCK = 64;
     private static final int LEVELS = 12;
-    /** So many times longer than wide an ellipse may be; a longer one is made wider. */
-    private static final double LONGEST = 24;
     private static final int PLACES = 9;
-    private static final int STEPS = 256;
-    private static final int MASK = 1023;
     private static final double FAR = 1e6;
     /** The ellipse is the same for so many pixels of a row: it changes slowly. */
     private static final int RUN = 8;
-    private static final double SUPPORT = 2;
+    /** Squares that are painted one after the other reach so far. */
+    private static final int BESIDE = 8 * Square.SIDE;
     /** So many pixels beyond the picture an ellipse is followed, as if its edge went on. */
     private static final int AROUND = 4;
-    /** Keys' cubic with B = 0.3782 and C = 0.3109 over the distance (Robidoux; from memory), by distance squared. */
-    private static final float[] WEIGHTS = weights(0.37821575509399867, 0.31089212245300067);
     private static final float[] LIGHT = Resample.LIGHT;
     private static final float[] STORED = Resample.STORED;
 
     private final List<Tile> levels;
     private final Projective map;
-    private final Optional<Box> edges;
+    private final Box all;
+    /** Whether what lies beyond the picture is clear. */
+    private final boolean open;
     private final boolean opaque;
 
-    private Perspective(Tile source, Projective map, Optional<Box> edges, Box wanted) {
+    private Perspective(Tile source, Projective map, Box all, boolean open, Box wanted) {
         levels = smaller(source, map, wanted);
-        opaque = Arrays.stream(source.argb()).parallel().allMatch(pixel -> pixel >>> 24 == 255);
+        opaque = IntStream.range(0, source.height()).parallel().allMatch(row -> opaque(source, row));
         this.map = map;
-        this.edges = edges;
+        this.all = all;
+        this.open = open;
     }
 
-    private static float[] weights(double b, double c) {
-        float[] out = new float[MASK + 1];
-        for (int i = 0; i < out.length; i++) {
-            double x = Math.sqrt((i + 0.5) / STEPS);
-            double x2 = x * x;
-            double x3 = x2 * x;
-            out[i] = (float) (x < 1 ? (12 - 9 * b - 6 * c) * x3 + (-18 + 12 * b + 6 * c) * x2 + 6 - 2 * b
-                    : x < 2 ? (-b - 6 * c) * x3 + (6 * b + 30 * c) * x2 + (-12 * b - 48 * c) * x + 8 * b + 24 * c : 0);
-        }
-        return out;
+    private static boolean opaque(Tile tile, int row) {
+        int all = -1;
+        for (int i = row * tile.width(); i < (row + 1) * tile.width(); i++) all &= tile.argb()[i];
+        return all >>> 24 == 255;
     }
 
     /** @param toBox from the output's pixels to shares of the box that the picture is drawn into */
@@ -76,7 +67,7 @@ final class Perspective {
         Optional<Box> part = part(map, clear.box(), all);
         if (part.isEmpty()) return clear;
         Tile source = pictures.onto(what.warped(Optional.empty()), warp.width(), warp.height(), Affine.scale(share, share), part.get());
-        return new Perspective(source, map, warp.open() ? Optional.of(all) : Optional.empty(), clear.box()).drawn(clear);
+        return new Perspective(source, map, all, warp.open(), clear.box()).drawn(clear);
     }
 
     /** As many of the picture's pixels, 1 at most, as an output has where it shows the picture largest, wherever in the box. */
@@ -103,7 +94,7 @@ final class Perspective {
         double reach = 4;
         for (Point corner : Path.box(wanted).corners().orElseThrow()) {
             double wide = map.depth(corner) > 0 ? Math.min(map.local(corner).greatest(), all.width() + all.height()) : 0;
-            reach = Math.max(reach, SUPPORT * wide + 4);
+            reach = Math.max(reach, Ellipse.SUPPORT * wide + 4);
         }
         Box box = seen.bounds().grown(reach);
         double left = Math.floor(Math.max(0, box.x()) / BLOCK) * BLOCK;
@@ -114,12 +105,33 @@ final class Perspective {
     }
 
     private Tile drawn(Tile out) {
-        IntStream.range(0, out.height()).parallel().forEach(row -> {
-            Row of = new Row(out.y() + row + 0.5);
-            for (int x = 0; x < out.width(); x++)
-                out.argb()[row * out.width() + x] = of.pixel(out.x() + x + 0.5, Math.floorMod(out.x() + x, RUN) == 0);
-        });
+        int left = Math.floorDiv(out.x(), BESIDE);
+        int top = Math.floorDiv(out.y(), Square.SIDE);
+        int columns = Math.floorDiv(out.x() + out.width() - 1, BESIDE) - left + 1;
+        int rows = Math.floorDiv(out.y() + out.height() - 1, Square.SIDE) - top + 1;
+        IntStream.range(0, columns * rows).parallel().forEach(i -> squares(out, (left + i % columns) * BESIDE,
+                (top + i / columns) * Square.SIDE));
         return out;
+    }
+
+    /** Some squares beside each other, from there on, as far as they are in the output. */
+    private void squares(Tile out, int left, int top) {
+        Square square = new Square(map, levels.size() - 1, all);
+        int fromY = Math.max(out.y(), top);
+        int toY = Math.min(out.y() + out.height(), top + Square.SIDE);
+        for (int x = left; x < left + BESIDE; x += Square.SIDE) {
+            int fromX = Math.max(out.x(), x);
+            int toX = Math.min(out.x() + out.width(), x + Square.SIDE);
+            boolean even = square.takes(x, top);
+            if (fromX >= toX) continue;
+            if (even) square.ready(levels.get(square.spot().level), fromX, fromY, toX, toY);
+            for (int y = fromY; y < toY; y++) {
+                Row row = new Row(y + 0.5);
+                int at = (y - out.y()) * out.width() + fromX - out.x();
+                for (int i = fromX; i < toX; i++) out.argb()[at++] = even ? row.pixel(i + 0.5, square)
+                        : row.pixel(i + 0.5, Math.floorMod(i, RUN) == 0);
+            }
+        }
     }
 
     /** The picture at half the size, again and again, as often as may be needed for a part of the output. */
@@ -143,6 +155,18 @@ final class Perspective {
         IntStream.range(0, height).parallel().forEach(y -> {
             float[] sum = new float[4];
             for (int x = 0; x < width; x++) {
+                int at = 2 * y * from.width() + 2 * x;
+                if (2 * x + 1 < from.width() && 2 * y + 1 < from.height()) {
+                    int one = from.argb()[at];
+                    int two = from.argb()[at + 1];
+                    int three = from.argb()[at + from.width()];
+                    int four = from.argb()[at + from.width() + 1];
+                    if ((one & two & three & four) >>> 24 == 255) {
+                        out[y * width + x] = 0xFF000000 | mean(one >> 16, two >> 16, three >> 16, four >> 16) << 16
+                                | mean(one >> 8, two >> 8, three >> 8, four >> 8) << 8 | mean(one, two, three, four);
+                        continue;
+                    }
+                }
                 Arrays.fill(sum, 0);
                 for (int k = 0; k < 4; k++) {
                     int sx = Math.min(from.width() - 1, 2 * x + (k & 1));
@@ -155,6 +179,12 @@ final class Perspective {
         return new Tile(from.x() / 2, from.y() / 2, width, height, out);
     }
 
+    /** The light of four values, in their lowest eight bits. */
+    private static int mean(int one, int two, int three, int four) {
+        return Light.stored(Square.LIGHT[one & 0xFF] + Square.LIGHT[two & 0xFF] + Square.LIGHT[three & 0xFF] + Square.LIGHT[four & 0xFF]
+                >> 3);
+    }
+
     /** Adds a pixel whose alpha may be multiplied into its colours. */
     private static void add(int pixel, float weight, float[] values, float[] sum) {
         int alpha = pixel >>> 24;
@@ -165,11 +195,20 @@ final class Perspective {
             sum[3] += weight * 255;
         } else if (alpha > 0) {
             float share = weight * alpha / 255;
-            sum[0] += share * values[Math.min(255, ((pixel & 0xFF) * 255 + alpha / 2) / alpha)];
-            sum[1] += share * values[Math.min(255, ((pixel >> 8 & 0xFF) * 255 + alpha / 2) / alpha)];
-            sum[2] += share * values[Math.min(255, ((pixel >> 16 & 0xFF) * 255 + alpha / 2) / alpha)];
+            sum[0] += share * values[whole(pixel & 0xFF, alpha)];
+            sum[1] += share * values[whole(pixel >> 8 & 0xFF, alpha)];
+            sum[2] += share * values[whole(pixel >> 16 & 0xFF, alpha)];
             sum[3] += share * 255;
         }
+    }
+
+    /** A value that alpha was multiplied into, without. */
+    static int whole(int value, int alpha) {
+        return alpha == 255 || alpha == 0 ? value : Math.min(255, (value * 255 + alpha / 2) / alpha);
+    }
+
+    static int multiplied(int value, int alpha) {
+        return alpha == 255 ? value : (value * alpha + 127) / 255;
     }
 
     /** The mean, alpha multiplied in. */
@@ -180,7 +219,7 @@ final class Perspective {
         int out = alpha << 24;
         for (int i = 0; i < 3; i++) {
             int value = light ? Light.stored(sum[i] / whole / 255) : Math.max(0, Math.min(255, (int) (sum[i] / whole + 0.5f)));
-            out |= (alpha == 255 ? value : (value * alpha + 127) / 255) << 8 * i;
+            out |= multiplied(value, alpha) << 8 * i;
         }
         return out;
     }
@@ -190,28 +229,10 @@ final class Perspective {
         private final float[] sum = new float[4];
         private final double y;
         private final Projective.Row depth = map.depth();
-        /**
-         * The ellipse: the picture at half the size so many times, a·u² + b·u·v + c·v² below {@link #SUPPORT} squared, how far it
-         * reaches.
-         */
+        private Ellipse spot;
         private Tile from;
-        private double down;
-        private double a;
-        private double b;
-        private double c;
-        private double height;
-        /** Of each of its lines, where the middle is and how far the ends are from that, squared. */
-        private float slant;
-        private float widest;
-        private float narrows;
+        private double smaller;
         private float high;
-        /** The ellipse in steps of the weights. */
-        private float fa;
-        private float fb;
-        private float fc;
-        private boolean light;
-        private double stepU;
-        private double stepV;
 
         Row(double y) {
             this.y = y;
@@ -223,13 +244,26 @@ final class Perspective {
             double near = 1 / w;
             double u = map.across().at(x, y) * near;
             double v = map.down().at(x, y) * near;
-            if (first || from == null) ellipse(u, v, w);
-            double cover = edges.isEmpty() ? 1 : cover(u, stepU, edges.get().width()) * cover(v, stepV, edges.get().height());
+            if (first || spot == null) spot(new Ellipse(map, u, v, w, 0, levels.size() - 1));
+            double cover = cover(spot, u, v);
             if (cover <= 0) return 0;
-            double atU = u * down - from.x() - 0.5;
-            double atV = v * down - from.y() - 0.5;
-            int mean = opaque ? opaque(atU, atV) : clear(atU, atV);
-            return cover >= 1 ? mean : thinned(mean, cover);
+            double atU = u * smaller - from.x() - 0.5;
+            double atV = v * smaller - from.y() - 0.5;
+            return thinned(opaque ? opaque(atU, atV) : clear(atU, atV), cover);
+        }
+
+        int pixel(double x, Square square) {
+            double near = 1 / depth.at(x, y);
+            double u = map.across().at(x, y) * near;
+            double v = map.down().at(x, y) * near;
+            double once = 1.0 / (1 << square.spot().level);
+            if (square.within()) return square.pixel(u * once, v * once);
+            double cover = cover(square.spot(), u, v);
+            return cover <= 0 ? 0 : thinned(square.pixel(u * once, v * once), cover);
+        }
+
+        private double cover(Ellipse spot, double u, double v) {
+            return open ? cover(u, spot.stepU, all.width()) * cover(v, spot.stepV, all.height()) : 1;
         }
 
         /** How much of a pixel lies between two parallel edges of the picture. */
@@ -239,54 +273,25 @@ final class Perspective {
         }
 
         private int thinned(int pixel, double cover) {
+            if (cover >= 1) return pixel;
             int out = 0;
             for (int shift = 0; shift < 32; shift += 8) out |= (int) ((pixel >>> shift & 0xFF) * cover + 0.5) << shift;
             return out;
         }
 
-        /** What a round spot of the output covers about a place of the picture. */
-        private void ellipse(double u, double v, double w) {
-            double ux = (map.across().x() - u * depth.x()) / w;
-            double uy = (map.across().y() - u * depth.y()) / w;
-            double vx = (map.down().x() - v * depth.x()) / w;
-            double vy = (map.down().y() - v * depth.y()) / w;
-            double uu = ux * ux + uy * uy;
-            double uv = ux * vx + uy * vy;
-            double vv = vx * vx + vy * vy;
-            stepU = Math.sqrt(uu);
-            stepV = Math.sqrt(vv);
-            double half = (uu + vv) / 2;
-            double root = Math.sqrt(Math.max(0, half * half - (uu * vv - uv * uv)));
-            double greatest = half + root;
-            double least = Math.max(half - root, greatest / (LONGEST * LONGEST));
-            light = greatest * least > 1;
-            int level = least < 4 ? 0 : Math.min(levels.size() - 1, (int) (Math.log(least) / Math.log(4)));
-            from = levels.get(level);
-            down = 1.0 / (1 << level);
-            double wide = Math.max(1, greatest * down * down);
-            double narrow = Math.max(1, least * down * down);
-            // Along the longer axis the wide one, across it the narrow one.
-            double more = root > 1e-9 * half ? (wide - narrow) / (2 * root) : 0;
-            double p = narrow + more * (uu - half + root);
-            double q = more * uv;
-            double r = narrow + more * (vv - half + root);
-            double det = p * r - q * q;
-            a = r / det;
-            b = -2 * q / det;
-            c = p / det;
-            height = SUPPORT * Math.sqrt(r);
-            high = (float) Math.min(height, FAR);
-            slant = (float) (q / r);
-            widest = (float) (SUPPORT * SUPPORT / a);
-            narrows = (float) (1 / (r * a));
-            fa = (float) (a * STEPS);
-            fb = (float) (b * STEPS);
-            fc = (float) (c * STEPS);
+        private void spot(Ellipse next) {
+            spot = next;
+            from = levels.get(spot.level);
+            smaller = 1.0 / (1 << spot.level);
+            high = (float) Math.min(Ellipse.SUPPORT * Math.sqrt(spot.down), FAR);
         }
 
         private int opaque(double u, double v) {
             int[] argb = from.argb();
-            float[] values = light ? LIGHT : STORED;
+            float[] values = spot.light ? LIGHT : STORED;
+            float fa = spot.a;
+            float fb = spot.b;
+            float fc = spot.c;
             int lastX = from.width() - 1;
             int lastY = from.height() - 1;
             float blue = 0;
@@ -300,10 +305,10 @@ final class Perspective {
             int bottom = Math.min(lastY + AROUND - middleY, floor(restV + high));
             for (int j = Math.max(-AROUND - middleY, ceiling(restV - high)); j <= bottom; j++) {
                 float dv = j - restV;
-                float far2 = widest - narrows * dv * dv;
+                float far2 = spot.widest - spot.narrows * dv * dv;
                 if (far2 <= 0) continue;
                 float far = (float) Math.sqrt(far2);
-                float middle = restU + slant * dv;
+                float middle = restU + spot.slant * dv;
                 int first = Math.max(-AROUND - middleX, ceiling(middle - far));
                 int left = middleX + first;
                 int right = Math.min(lastX + AROUND, middleX + floor(middle + far));
@@ -314,7 +319,7 @@ final class Perspective {
                 float bend = 2 * fa;
                 if (left >= 0 && right <= lastX) {
                     for (int x = row + left; x <= row + right; x++) {
-                        float share = WEIGHTS[(int) at & MASK];
+                        float share = Ellipse.weight(at);
                         int pixel = argb[x];
                         weight += share;
                         blue += share * values[pixel & 0xFF];
@@ -325,7 +330,7 @@ final class Perspective {
                     }
                 } else {
                     for (int x = left; x <= right; x++) {
-                        float share = WEIGHTS[(int) at & MASK];
+                        float share = Ellipse.weight(at);
                         int pixel = argb[row + Math.max(0, Math.min(lastX, x))];
                         weight += share;
                         blue += share * values[pixel & 0xFF];
@@ -337,7 +342,7 @@ final class Perspective {
                 }
             }
             if (weight <= 0) return nearest(argb, u, v, lastX, lastY);
-            if (light) return 0xFF000000 | Light.stored(red / weight / 255) << 16 | Light.stored(green / weight / 255) << 8
+            if (spot.light) return 0xFF000000 | Light.stored(red / weight / 255) << 16 | Light.stored(green / weight / 255) << 8
                     | Light.stored(blue / weight / 255);
             return 0xFF000000 | Resample.level(red / weight, 255) << 16 | Resample.level(green / weight, 255) << 8
                     | Resample.level(blue / weight, 255);
@@ -363,20 +368,18 @@ final class Perspective {
             int lastY = from.height() - 1;
             float weight = 0;
             Arrays.fill(sum, 0);
-            double across = SUPPORT * Math.sqrt(4 * c / (4 * a * c - b * b));
+            double across = Ellipse.SUPPORT * Math.sqrt(spot.across);
+            double height = Ellipse.SUPPORT * Math.sqrt(spot.down);
             for (int y = (int) Math.ceil(Math.max(-AROUND, v - height)); y <= Math.min(lastY + AROUND, v + height); y++) {
                 int row = Math.max(0, Math.min(lastY, y)) * from.width();
-                double dv = y - v;
                 for (int x = (int) Math.ceil(Math.max(-AROUND, u - across)); x <= Math.min(lastX + AROUND, u + across); x++) {
-                    double du = x - u;
-                    double far = (a * du + b * dv) * du + c * dv * dv;
-                    if (far >= SUPPORT * SUPPORT) continue;
-                    float share = WEIGHTS[(int) (far * STEPS)];
+                    float share = spot.weight((float) (x - u), (float) (y - v));
+                    if (share == 0) continue;
                     weight += share;
-                    add(from.argb()[row + Math.max(0, Math.min(lastX, x))], share, light ? LIGHT : STORED, sum);
+                    add(from.argb()[row + Math.max(0, Math.min(lastX, x))], share, spot.light ? LIGHT : STORED, sum);
                 }
             }
-            return weight <= 0 ? nearest(from.argb(), u, v, lastX, lastY) : mixed(sum, weight, light);
+            return weight <= 0 ? nearest(from.argb(), u, v, lastX, lastY) : mixed(sum, weight, spot.light);
         }
     }
 }

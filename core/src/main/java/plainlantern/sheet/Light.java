@@ -29,6 +29,11 @@ public final class Light {
         return STORED[(int) Math.max(0, Math.min(STEPS - 1, light * (STEPS - 1) + 0.5f))] & 0xFF;
     }
 
+    /** The same of a light in fifteen bits. */
+    public static int stored(int light) {
+        return STORED[Math.max(0, Math.min(STEPS - 1, light))] & 0xFF;
+    }
+
     /** The light, 0 to 1, of the stored value in the lowest eight bits. */
     public static double linear(int value) {
         return LINEAR[value & 0xFF];

@@ -36,4 +36,11 @@ public final class Curve {
         int i = (int) at;
         return TO_STORED[i] + (TO_STORED[i + 1] - TO_STORED[i]) * (at - i);
     }
+
+    /** The same of a light that is not below black; what is beyond white is cut off. */
+    static float shown(float light) {
+        float at = light >= 1 ? LIGHT : light * LIGHT;
+        int i = (int) at;
+        return TO_STORED[i] + (TO_STORED[i + 1] - TO_STORED[i]) * (at - i);
+    }
 }

@@ -87,10 +87,10 @@ record Guided(int width, int height, float[] slope, float[] base) {
         int right = width > 1 ? 1 : 0;
         int below = height > 1 ? width : 0;
         int at = y0 * width + x0;
-        return between(slope, at, right, below, x - x0, y - y0) * value + between(base, at, right, below, x - x0, y - y0);
+        return cornered(slope, at, right, below, x - x0, y - y0) * value + cornered(base, at, right, below, x - x0, y - y0);
     }
 
-    private static float between(float[] of, int at, int right, int below, float fx, float fy) {
+    private static float cornered(float[] of, int at, int right, int below, float fx, float fy) {
         float top = of[at] + (of[at + right] - of[at]) * fx;
         float bottom = of[at + below] + (of[at + below + right] - of[at + below]) * fx;
         return top + (bottom - top) * fy;
@@ -99,47 +99,57 @@ record Guided(int width, int height, float[] slope, float[] base) {
     /**
      * The means about the lightness of each pixel of a patch's row.
      *
-     * @param lights with a pixel's lightness as the last of four
+     * @param lightness of each of them
      */
-    void along(Patch patch, int y, float[] lights, float[] out) {
+    void along(Patch patch, int y, float[] lightness, float[] out) {
         Affine to = patch.toPicture();
         float down = (float) (to.d() * (y + 0.5) + to.f());
-        if (to.b() == 0) level((float) (to.c() * (y + 0.5) + to.e()), (float) to.a(), down, lights, out);
+        if (to.b() == 0) level(to.c() * (y + 0.5) + to.e(), to.a(), down, lightness, out);
         else for (int x = 0; x < out.length; x++) out[x] = at((float) (to.a() * (x + 0.5) + to.c() * (y + 0.5) + to.e()),
-                (float) (to.b() * (x + 0.5)) + down, lights[x * 4 + 3]);
+                (float) (to.b() * (x + 0.5)) + down, lightness[x]);
     }
 
-    /** On a level row its slopes and bases are interpolated once. */
-    private void level(float from, float step, float down, float[] lights, float[] out) {
+    /** On a level row its slopes and bases are interpolated once, and counted on between two columns. */
+    private void level(double from, double step, float down, float[] lightness, float[] out) {
         float y = Math.max(0, Math.min(height - 1, down * height - 0.5f));
         int y0 = Math.min((int) y, Math.max(0, height - 2));
         int below = height > 1 ? width : 0;
         float on = y - y0;
-        float[] slopes = new float[width + 1];
-        float[] bases = new float[width + 1];
+        // The first and the last go on beyond the edges.
+        float[] slopes = new float[width + 2];
+        float[] bases = new float[width + 2];
         for (int x = 0, i = y0 * width; x < width; x++, i++) {
-            slopes[x] = slope[i] + (slope[i + below] - slope[i]) * on;
-            bases[x] = base[i] + (base[i + below] - base[i]) * on;
+            slopes[x + 1] = slope[i] + (slope[i + below] - slope[i]) * on;
+            bases[x + 1] = base[i] + (base[i + below] - base[i]) * on;
         }
-        slopes[width] = slopes[width - 1];
-        bases[width] = bases[width - 1];
-        // Counted on from pixel to pixel: turning counts into places is what would take longest here.
-        double x = (from + step * 0.5) * width - 0.5;
-        float further = step * width;
-        int i = (int) Math.max(0, Math.min(width - 1, Math.floor(x)));
-        float part = (float) (x - i);
-        for (int k = 0, at = 3; k < out.length; k++, at += 4) {
-            while (part >= 1 && i < width - 1) {
-                part--;
-                i++;
-            }
-            while (part < 0 && i > 0) {
-                part++;
-                i--;
-            }
-            float inside = part < 0 ? 0 : part > 1 ? 1 : part;
-            out[k] = (slopes[i] + (slopes[i + 1] - slopes[i]) * inside) * lights[at] + bases[i] + (bases[i + 1] - bases[i]) * inside;
-            part += further;
+        slopes[0] = slopes[1];
+        bases[0] = bases[1];
+        slopes[width + 1] = slopes[width];
+        bases[width + 1] = bases[width];
+        float[] slopeAt = new float[out.length];
+        double first = (from + step * 0.5) * width + 0.5;
+        double further = step * width;
+        for (int k = 0, end; k < out.length; k = end) {
+            double x = first + further * k;
+            int i = (int) Math.max(0, Math.min(width, Math.floor(x)));
+            double to = further > 0 && i < width ? Math.ceil((i + 1 - first) / further)
+                    : further < 0 && i > 0 ? Math.floor((i - first) / further) + 1 : out.length;
+            end = (int) Math.max(k + 1, Math.min(out.length, to));
+            int next = Math.min(width + 1, i + 1);
+            // Beyond the edges both are the same.
+            float part = (float) Math.max(0, Math.min(1, x - i));
+            between(slopes[i], slopes[next] - slopes[i], part, (float) further, slopeAt, k, end);
+            between(bases[i], bases[next] - bases[i], part, (float) further, out, k, end);
+        }
+        for (int k = 0; k < out.length; k++) out[k] += slopeAt[k] * lightness[k];
+    }
+
+    private static void between(float one, float more, float part, float further, float[] out, int from, int to) {
+        float value = one + more * part;
+        float step = more * further;
+        for (int k = from; k < to; k++) {
+            out[k] = value;
+            value += step;
         }
     }
 }

@@ -72,50 +72,22 @@ public record Lattice(int size, int channels, float[] values, double[] low, doub
         int red = channels;
         int green = size * channels;
         int blue = size * size * channels;
-        int first;
-        int second;
-        float most;
-        float middle;
-        float least;
-        if (fr >= fg) {
-            if (fg >= fb) {
-                first = red;
-                second = red + green;
-                most = fr;
-                middle = fg;
-                least = fb;
-            } else if (fr >= fb) {
-                first = red;
-                second = red + blue;
-                most = fr;
-                middle = fb;
-                least = fg;
-            } else {
-                first = blue;
-                second = blue + red;
-                most = fb;
-                middle = fr;
-                least = fg;
-            }
-        } else if (fb >= fg) {
-            first = blue;
-            second = blue + green;
-            most = fb;
-            middle = fg;
-            least = fr;
-        } else if (fb >= fr) {
-            first = green;
-            second = green + blue;
-            most = fg;
-            middle = fb;
-            least = fr;
-        } else {
-            first = green;
-            second = green + red;
-            most = fg;
-            middle = fr;
-            least = fb;
-        }
+        // Which share is the largest and which the least, without branches: pictures' colours would have half of them guessed wrongly.
+        // Whole numbers order floats that are not negative; each of these is all ones where it is so.
+        int r = Float.floatToRawIntBits(fr);
+        int g = Float.floatToRawIntBits(fg);
+        int b = Float.floatToRawIntBits(fb);
+        int redBelowGreen = r - g >> 31;
+        int greenBelowBlue = g - b >> 31;
+        int redBelowBlue = r - b >> 31;
+        int first = red & ~redBelowGreen & ~redBelowBlue | green & redBelowGreen & ~greenBelowBlue | blue & redBelowBlue & greenBelowBlue;
+        int second = red + green + blue
+                - (red & redBelowGreen & redBelowBlue | green & ~redBelowGreen & greenBelowBlue | blue & ~redBelowBlue & ~greenBelowBlue);
+        int greatest = Math.max(r, Math.max(g, b));
+        int smallest = Math.min(r, Math.min(g, b));
+        float most = Float.intBitsToFloat(greatest);
+        float middle = Float.intBitsToFloat(r + g + b - greatest - smallest);
+        float least = Float.intBitsToFloat(smallest);
         int last = at + red + green + blue;
         float whole = 1 - most;
         float next = most - middle;

@@ -22,9 +22,10 @@ final class Surroundings {
     private static final float NEAR_EDGE = 0.0025f;
     private static final float FAR_EDGE = 0.01f;
     /** Up to where lightness counts as shadow, and from where on as highlight. */
-    private static final double SHADOWS = 0.6;
-    private static final double LIGHTS = 0.5;
-    private static final int STEPS = 1024;
+    private static final float SHADOWS = 0.6f;
+    private static final float LIGHTS = 0.5f;
+    private static final float DARKEST = 1e-6f;
+    private static final float HALF_LN_2 = (float) (Math.log(2) / 2);
     private static final Recent<Seen, Patch> SMALL = new Recent<>(8);
     private static final Recent<About, Guided> RECENT = new Recent<>(12);
 
@@ -32,8 +33,9 @@ final class Surroundings {
     private final Optional<Guided> far;
     private final float fine;
     private final float broad;
-    private final float[] shadows = new float[STEPS + 2];
-    private final float[] highlights = new float[STEPS + 2];
+    /** To the power of 2, fading out smoothly from black, or white, on. */
+    private final float shadows;
+    private final float highlights;
 
     /** What a picture is before a tone. */
     private record Seen(String picture, Optional<Cleared> cleared, List<Toned> earlier, int side) {}
@@ -45,17 +47,8 @@ final class Surroundings {
         this.far = far;
         fine = (float) levels.fine();
         broad = (float) levels.broad();
-        for (int i = 0; i < shadows.length; i++) {
-            double about = i / (double) STEPS;
-            shadows[i] = power(levels.shadows(), 1 - about / SHADOWS);
-            highlights[i] = power(-levels.highlights(), (about - LIGHTS) / (1 - LIGHTS));
-        }
-    }
-
-    /** 2 to the power of a strength, which fades out smoothly where {@code share} of 1 goes down to 0. */
-    private static float power(double strength, double share) {
-        double s = Math.max(0, Math.min(1, share));
-        return (float) Math.pow(2, strength * s * s);
+        shadows = (float) levels.shadows();
+        highlights = (float) -levels.highlights();
     }
 
     /** Of the tone that is done as the one with that number. */
@@ -94,39 +87,66 @@ final class Surroundings {
     }
 
     /**
-     * Changes a row of a patch.
+     * Changes a row of a patch, by loops that do many pixels at once.
      *
-     * @param lights linear red, green and blue, and lightness, of each pixel: their light is changed
+     * @param lights of each pixel: their light is changed
      */
-    void change(Patch patch, int y, float[] lights) {
-        int width = patch.width();
-        float[] about = new float[width];
-        far.ifPresent(f -> f.along(patch, y, lights, about));
-        float[] nearby = new float[width];
-        near.ifPresent(n -> n.along(patch, y, lights, nearby));
-        for (int x = 0, at = 0; x < width; x++, at += 4) {
-            float was = lights[at + 3];
-            if (was <= 0) continue;
-            float by = changed(was, about[x], nearby[x]) / was;
+    void change(Patch patch, int y, Toning.Lights lights) {
+        float[] was = lights.lightness();
+        float[] out = was.clone();
+        float[] about = new float[out.length];
+        if (far.isPresent()) {
+            far.get().along(patch, y, was, about);
+            lighten(was, about, out);
+        }
+        if (near.isPresent()) {
+            near.get().along(patch, y, was, about);
+            for (int x = 0; x < out.length; x++) out[x] += fine * (was[x] - about[x]);
+        }
+        float[] red = lights.red();
+        float[] green = lights.green();
+        float[] blue = lights.blue();
+        for (int x = 0; x < out.length; x++) {
+            // What has no lightness has no light either.
+            float by = Math.max(0, Math.min(1, out[x])) / Math.max(DARKEST, was[x]);
             float gain = by * by * by;
-            lights[at] *= gain;
-            lights[at + 1] *= gain;
-            lights[at + 2] *= gain;
+            red[x] *= gain;
+            green[x] *= gain;
+            blue[x] *= gain;
         }
     }
 
-    /** What becomes of a lightness that has those about it. */
-    private float changed(float lightness, float about, float nearby) {
-        float out = lightness;
-        if (far.isPresent()) {
-            float at = (about < 0 ? 0 : about > 1 ? 1 : about) * STEPS;
-            int i = (int) at;
-            float on = at - i;
-            out *= shadows[i] + (shadows[i + 1] - shadows[i]) * on;
-            out = 1 - (1 - out) * (highlights[i] + (highlights[i + 1] - highlights[i]) * on);
-            out += broad * (lightness - about);
+    /** What becomes of lightness that has that about it: in short loops, as long ones are not done many at once. */
+    private void lighten(float[] was, float[] about, float[] out) {
+        float[] power = new float[out.length];
+        if (shadows != 0) {
+            float strength = shadows;
+            for (int x = 0; x < power.length; x++) {
+                float dark = Math.max(0, Math.min(1, 1 - about[x] / SHADOWS));
+                power[x] = strength * dark * dark;
+            }
+            power(power);
+            for (int x = 0; x < out.length; x++) out[x] *= power[x];
         }
-        if (near.isPresent()) out += fine * (lightness - nearby);
-        return out < 0 ? 0 : out > 1 ? 1 : out;
+        if (highlights != 0) {
+            float strength = highlights;
+            for (int x = 0; x < power.length; x++) {
+                float light = Math.max(0, Math.min(1, (about[x] - LIGHTS) / (1 - LIGHTS)));
+                power[x] = strength * light * light;
+            }
+            power(power);
+            for (int x = 0; x < out.length; x++) out[x] = 1 - (1 - out[x]) * power[x];
+        }
+        float strength = broad;
+        for (int x = 0; x < out.length; x++) out[x] += strength * (was[x] - about[x]);
+    }
+
+    /** 2 to the power of each, which is -1 to 1, to a millionth: the square of the series of half of it. */
+    private static void power(float[] of) {
+        for (int x = 0; x < of.length; x++) {
+            float half = of[x] * HALF_LN_2;
+            float root = 1 + half * (1 + half * (1 / 2f + half * (1 / 6f + half * (1 / 24f + half * (1 / 120f + half * (1 / 720f))))));
+            of[x] = root * root;
+        }
     }
 }

@@ -126,29 +126,40 @@ final class Toning {
     private static void surrounded(Tone tone, Surroundings around, Patch patch, Optional<Lattice> last) {
         Lattice lit = lit(tone);
         IntStream.range(0, patch.height()).parallel().forEach(y -> {
-            float[] lights = new float[patch.width() * 4];
+            Lights lights = new Lights(patch.width());
             lights(patch, y, lit, lights);
             around.change(patch, y, lights);
             finish(patch, y, lights, last);
         });
     }
 
-    /** Linear red, green and blue, and lightness, of each pixel of a row. */
-    private static void lights(Patch patch, int y, Lattice lit, float[] out) {
+    /** Of each pixel of a row, linear red, green and blue, and lightness. */
+    record Lights(float[] red, float[] green, float[] blue, float[] lightness) {
+        Lights(int width) {
+            this(new float[width], new float[width], new float[width], new float[width]);
+        }
+    }
+
+    private static void lights(Patch patch, int y, Lattice lit, Lights out) {
         float[] c = new float[4];
         int from = y * patch.width();
         for (int x = 0; x < patch.width(); x++) {
             look(lit, patch, from + x, c);
-            System.arraycopy(c, 0, out, x * 4, 4);
+            out.red[x] = c[0];
+            out.green[x] = c[1];
+            out.blue[x] = c[2];
+            out.lightness[x] = c[3];
         }
     }
 
-    private static void finish(Patch patch, int y, float[] lights, Optional<Lattice> last) {
+    private static void finish(Patch patch, int y, Lights lights, Optional<Lattice> last) {
         float[] c = new float[3];
         int from = y * patch.width();
-        for (int x = 0, at = 0; x < patch.width(); x++, at += 4) {
+        for (int x = 0; x < patch.width(); x++) {
             if (patch.argb()[from + x] >>> 24 == 0) continue;
-            for (int k = 0; k < 3; k++) c[k] = lights[at + k] >= 1 ? 1 : Curve.stored(lights[at + k]);
+            c[0] = Curve.shown(lights.red[x]);
+            c[1] = Curve.shown(lights.green[x]);
+            c[2] = Curve.shown(lights.blue[x]);
             if (last.isPresent()) last.get().look(c[0] * (SIZE - 1), c[1] * (SIZE - 1), c[2] * (SIZE - 1), c);
             patch.recolour(from + x, c);
         }

@@ -97,6 +97,31 @@ class PerspectiveTest {
         assertThat(Painted.worst(part.straight(), all.straight().getSubimage(333, 127, 90, 61))).isLessThanOrEqualTo(1);
     }
 
+    /** A picture that lets half through is drawn as one that lets nothing through is, of colours that half of all levels can tell. */
+    @Test
+    void whatIsSeenThroughIsDrawnAsWhatIsNot() {
+        BufferedImage scene = Painted.scene(1300, 1000, BufferedImage.TYPE_3BYTE_BGR);
+        BufferedImage half = new BufferedImage(1300, 1000, BufferedImage.TYPE_4BYTE_ABGR);
+        for (int y = 0; y < 1000; y++) {
+            for (int x = 0; x < 1300; x++) {
+                int colour = 0;
+                for (int shift = 0; shift < 24; shift += 8)
+                    colour |= (((scene.getRGB(x, y) >> shift & 0xFF) * 128 + 127) / 255 * 255 + 64) / 128 << shift;
+                scene.setRGB(x, y, colour);
+                half.setRGB(x, y, colour | 0x80000000);
+            }
+        }
+        Tile whole = drawn(scene);
+        Tile seenThrough = drawn(half);
+        for (int i = 0; i < whole.argb().length; i++) {
+            if (whole.argb()[i] >>> 24 < 255) continue;
+            assertThat(seenThrough.argb()[i] >>> 24).isEqualTo(128);
+            for (int shift = 0; shift < 24; shift += 8)
+                assertThat((double) (seenThrough.argb()[i] >> shift & 0xFF)).isCloseTo((whole.argb()[i] >> shift & 0xFF) * 128 / 255.0,
+                        within(1.5));
+        }
+    }
+
     /**
      * Frames of known corners, blurred and noisy, are found from corners that were only about there; where there are none, that is
      * said.

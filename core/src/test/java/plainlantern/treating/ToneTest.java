@@ -262,6 +262,26 @@ class ToneTest {
         for (int y = 0; y < 30; y++) for (int x = 0; x < 40; x++) assertThat(part[y * 40 + x]).isEqualTo(whole[(y + 50) * 200 + x + 60]);
     }
 
+    /** A row that is level, of a picture as it is, mirrored, larger and beyond its edges, gets what each of its places does. */
+    @Test
+    void levelRowsAreLookedUpAtOnce() {
+        Random random = new Random(3);
+        float[] values = new float[20 * 12];
+        for (int i = 0; i < values.length; i++) values[i] = random.nextFloat();
+        Guided guided = Guided.of(values, 20, 12, 2, 0.01f);
+        for (double step : new double[] {0.003, -0.004, 0.2, -0.3, 0.05}) {
+            for (double from : new double[] {-0.3, 0.4, 1.2}) {
+                float[] lightness = new float[400];
+                for (int i = 0; i < 400; i++) lightness[i] = random.nextFloat();
+                float[] out = new float[400];
+                guided.along(new Patch(new int[400], 400, 1, new Affine(step, 0, 0, 1, from, 0.1)), 0, lightness, out);
+                for (int x = 0; x < 400; x++)
+                    assertThat(out[x]).as("%s, %s, %d", step, from, x)
+                            .isCloseTo(guided.at((float) (from + step * (x + 0.5)), 0.6f, lightness[x]), within(1e-4f));
+            }
+        }
+    }
+
     /**
      * Reinhard and others 2001: means and deviations in their space become those of the other picture. One that was only exposed, tinted
      * and flattened otherwise comes back, and at half strength half the way.
