@@ -25,6 +25,7 @@ import plainlantern.asking.BadInput;
 import plainlantern.asking.Unit;
 import plainlantern.geometry.Box;
 import plainlantern.picture.PictureSource;
+import plainlantern.scene.Glazes;
 import plainlantern.scene.Page;
 import plainlantern.scene.Scene;
 
@@ -47,9 +48,10 @@ final class PdfDelivery {
         try (PDDocument document = new PDDocument(IOUtils.createTempFileOnlyStreamCache())) {
             describe(document, pages.get(0).sheet());
             List<Scene> scenes = pages.stream().map(delivery::scene).toList();
-            PdfPainter painter = new PdfPainter(document, delivery, Placed.needed(scenes), Glazing.of(scenes, pictures));
+            List<Scene> seen = pages.stream().map(page -> Glazes.uncovered(delivery.scene(page), page.box())).toList();
+            PdfPainter painter = new PdfPainter(document, delivery, Placed.needed(seen), Glazing.of(scenes, pictures));
             for (int i = 0; i < pages.size(); i++) {
-                page(document, delivery, pages.get(i), painter.form(scenes.get(i), pages.get(i).box(),
+                page(document, delivery, pages.get(i), painter.form(seen.get(i), pages.get(i).box(),
                         progress.part((double) i / pages.size(), (i + 0.9) / pages.size())));
             }
             painter.finish();

@@ -12,6 +12,7 @@ import plainlantern.picture.FileKind;
 import plainlantern.geometry.Box;
 import plainlantern.outline.PathData;
 import plainlantern.picture.PictureSource;
+import plainlantern.scene.Glazes;
 import plainlantern.scene.Page;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Treated;
@@ -24,8 +25,9 @@ import plainlantern.sheet.Treated;
 record SvgDelivery(String document, Map<String, byte[]> pictures) {
     /** @param folder what the linked files' names begin with */
     static SvgDelivery of(Delivery delivery, Page page, PictureSource source, String folder) {
-        Scene scene = delivery.scene(page);
-        Placed placed = new Placed(delivery.ppi() * delivery.scale(), Glazing.of(List.of(scene), source));
+        Scene whole = delivery.scene(page);
+        Scene scene = Glazes.uncovered(whole, page.box());
+        Placed placed = new Placed(delivery.ppi() * delivery.scale(), Glazing.of(List.of(whole), source));
         StringBuilder definitions = new StringBuilder();
         Map<Treated, String> names = new LinkedHashMap<>();
         Map<String, byte[]> files = new LinkedHashMap<>();

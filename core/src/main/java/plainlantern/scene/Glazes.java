@@ -10,6 +10,7 @@ import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
+import plainlantern.geometry.Polygons;
 import plainlantern.scene.Scene.Item;
 import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.scene.Scene.Pixels;
@@ -46,6 +47,33 @@ public final class Glazes {
     private static Stream<Treated> seen(Sheet sheet) {
         return Scene.of(sheet).items().stream().flatMap(item -> item.pictures().stream()).map(PaintedPicture::treated)
                 .filter(treated -> treated.through().isPresent());
+    }
+
+    /**
+     * The same for a document, which keeps everything by itself, without what a glaze hides: what lies behind one that fills that box,
+     * and nothing can be seen through, is in the glaze's own pixels. Of that only words are kept, so that they can be found.
+     */
+    public static Scene uncovered(Scene scene, Box box) {
+        List<Item> items = scene.items();
+        boolean solid = scene.paper().filter(paper -> paper.layers().stream().anyMatch(Scene.Layer::solid)).isPresent();
+        for (int i = items.size() - 1; i > 0 && solid; i--) {
+            if (!covers(items.get(i), box)) continue;
+            Stream<Item> words = items.subList(0, i).stream().flatMap(item -> words(item).stream());
+            return new Scene(scene.width(), scene.height(), scene.paper(), Stream.concat(words, items.stream().skip(i)).toList());
+        }
+        return scene;
+    }
+
+    private static boolean covers(Item item, Box box) {
+        return item.look().equals(Look.PLAIN) && item.soft().isEmpty() && item.layers().size() == 1
+                && item.pictures().stream().anyMatch(p -> p.treated().through().isPresent() && p.treated().veil().isEmpty())
+                && Polygons.holds(item.under(), Path.box(box));
+    }
+
+    private static Optional<Item> words(Item item) {
+        List<Scene.Layer> letters = item.layers().stream().filter(layer -> layer.letters().isPresent()).toList();
+        return letters.isEmpty() ? Optional.empty() : Optional.of(new Item(item.element(), item.name(), item.form(), letters,
+                Scene.Around.NOTHING, item.look()));
     }
 
     /** @param beneath what is painted behind it, from back to front */

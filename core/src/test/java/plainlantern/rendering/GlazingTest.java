@@ -7,11 +7,17 @@ import static org.assertj.core.api.Assertions.within;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.File;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSObject;
+import org.apache.pdfbox.cos.COSStream;
+import org.apache.pdfbox.pdmodel.PDDocument;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import plainlantern.Painted;
@@ -168,6 +174,42 @@ class GlazingTest {
         assertThat(Files.readString(new File(folder, "out.txt").toPath())).contains("High water 14:20");
         BufferedImage merged = ImageIO.read(new ByteArrayInputStream(Delivery.of(Format.PNG, PPI).file(Page.of(scene), PICTURES)));
         assertThat(Painted.difference(merged, painted(sheet))).isZero();
+    }
+
+    /**
+     * What a glaze over all of a page hides is in a document once, in the glaze: only words are there besides, to be found. Where
+     * something can be seen through or beside the glaze, all of it is there.
+     */
+    @Test
+    void documentsLeaveOutWhatAGlazeHides(@TempDir File folder) throws Exception {
+        String[] two = {"{'kind':'add-caption','text':'High water 14:20'}", WHOLE, WHOLE,
+            "{'kind':'set-glaze','panels':['p3'],'blur':'2 mm'}", "{'kind':'set-tone','of':{'panels':['p4']},'exposure':'0.4'}"};
+        String paper = "{'kind':'set-paper','paper':{'kind':'plain','colour':'#fafafa'}}";
+        Sheet sheet = Sheets.after(sheet(paper), two);
+        assertThat(pictures(sheet, folder)).isEqualTo(1);
+        BufferedImage pdf = ImageIO.read(new File(folder, "out.png"));
+        assertThat(Painted.difference(pdf, painted(sheet))).isLessThan(2);
+        Painted.run(folder, "pdftotext", "out.pdf", "out.txt");
+        assertThat(Files.readString(new File(folder, "out.txt").toPath())).contains("High water 14:20");
+        String svg = new String(Delivery.of(Format.SVG, PPI).file(Page.of(Scene.of(sheet)), PICTURES), StandardCharsets.UTF_8);
+        assertThat(svg.split("<image ", -1)).hasSize(2);
+        for (String through : List.of("{'kind':'set-finish','panels':['p4'],'opacity':'50 %'}",
+                "{'kind':'veil','panels':['p4'],'layer':0,'part':{'kind':'stroke','dots':[[30,30,1],[60,40,1]],'size':9,"
+                        + "'softness':0.5,'strength':1,'shows':false}}",
+                "{'kind':'set-paper','paper':{'kind':'none'}}"))
+            assertThat(pictures(Sheets.after(sheet, through), folder)).as(through).isGreaterThan(1);
+    }
+
+    /** How many pictures are in a sheet's PDF. */
+    private static int pictures(Sheet sheet, File folder) throws Exception {
+        Files.write(new File(folder, "out.pdf").toPath(), Delivery.of(Format.PDF, 2 * PPI).file(Page.of(Scene.of(sheet)), PICTURES));
+        Painted.run(folder, "pdftoppm", "-r", "127", "-png", "-singlefile", "out.pdf", "out");
+        try (PDDocument document = Loader.loadPDF(new File(folder, "out.pdf"))) {
+            int count = 0;
+            for (COSObject object : document.getDocument().getObjectsByType(COSName.XOBJECT))
+                if (object.getObject() instanceof COSStream stream && COSName.IMAGE.equals(stream.getCOSName(COSName.SUBTYPE))) count++;
+            return count;
+        }
     }
 
     /** A blur far wider than its small glaze, looked at closely, takes no more than a small painting of the sheet. */
