@@ -4,7 +4,7 @@ import plainlantern.geometry.Box;
 
 /** Pixels beyond the edges of a box: as in mirrors that stand there, so that nothing that looks across an edge sees a seam. */
 record Mirror(Span across, Span down) {
-    /** At the edges of the whole pixels that a box touches. */
+    /** At the edges of the pixels that are wholly in a box: those that are so in part only would let something through. */
     static Mirror at(Box box) {
         return new Mirror(Span.of(box.x(), box.right()), Span.of(box.y(), box.bottom()));
     }
@@ -12,8 +12,9 @@ record Mirror(Span across, Span down) {
     /** From one pixel to before another. */
     record Span(int from, int to) {
         static Span of(double from, double to) {
-            int first = (int) Math.floor(from + 1e-6);
-            return new Span(first, Math.max(first + 1, (int) Math.ceil(to - 1e-6)));
+            int first = (int) Math.ceil(from - 1e-6);
+            int last = (int) Math.floor(to + 1e-6);
+            return last > first ? new Span(first, last) : new Span((int) Math.floor(from), (int) Math.floor(from) + 1);
         }
 
         /** Where a pixel's colour lies. */

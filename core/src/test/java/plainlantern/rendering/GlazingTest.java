@@ -200,9 +200,9 @@ class GlazingTest {
             assertThat(pictures(Sheets.after(sheet, through), folder)).as(through).isGreaterThan(1);
     }
 
-    /** How many pictures are in a sheet's PDF. */
+    /** How many pictures, and masks of them, are in a sheet's PDF, whose edges lie within pixels of those. */
     private static int pictures(Sheet sheet, File folder) throws Exception {
-        Files.write(new File(folder, "out.pdf").toPath(), Delivery.of(Format.PDF, 2 * PPI).file(Page.of(Scene.of(sheet)), PICTURES));
+        Files.write(new File(folder, "out.pdf").toPath(), Delivery.of(Format.PDF, 250).file(Page.of(Scene.of(sheet)), PICTURES));
         Painted.run(folder, "pdftoppm", "-r", "127", "-png", "-singlefile", "out.pdf", "out");
         try (PDDocument document = Loader.loadPDF(new File(folder, "out.pdf"))) {
             int count = 0;
