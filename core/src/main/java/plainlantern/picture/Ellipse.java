@@ -1,5 +1,6 @@
 package plainlantern.picture;
 
+import plainlantern.geometry.Box;
 import plainlantern.geometry.Projective;
 
 /**
@@ -21,8 +22,8 @@ final class Ellipse {
     /** Whether it covers more than a pixel of the whole picture: what gets smaller is averaged as light. */
     final boolean light;
     /** How far a pixel of the output goes across the whole picture, and down it. */
-    final double stepU;
-    final double stepV;
+    private final double stepU;
+    private final double stepV;
     /** a, b and c in steps of the weights. */
     final float a;
     final float b;
@@ -83,6 +84,16 @@ final class Ellipse {
     /** The weight at that value of a·u² + b·u·v + c·v² in steps, which is inside. */
     static float weight(float far) {
         return WEIGHTS[(int) far & MASK];
+    }
+
+    /** How much of a pixel of the output lies inside a whole picture, whose edges are parallel. */
+    double cover(double u, double v, Box all) {
+        return cover(u, stepU, all.width()) * cover(v, stepV, all.height());
+    }
+
+    private static double cover(double at, double step, double far) {
+        double near = Math.min(1, at / step + 0.5);
+        return Math.max(0, Math.min(near, Math.min(1, (far - at) / step + 0.5)));
     }
 
     private static float[] weights(double b, double c) {

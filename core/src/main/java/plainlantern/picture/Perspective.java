@@ -116,7 +116,7 @@ final class Perspective {
 
     /** Some squares beside each other, from there on, as far as they are in the output. */
     private void squares(Tile out, int left, int top) {
-        Square square = new Square(map, levels.size() - 1, all);
+        Square square = new Square(map, levels.size() - 1, all, open);
         int fromY = Math.max(out.y(), top);
         int toY = Math.min(out.y() + out.height(), top + Square.SIDE);
         for (int x = left; x < left + BESIDE; x += Square.SIDE) {
@@ -126,10 +126,9 @@ final class Perspective {
             if (fromX >= toX) continue;
             if (even) square.ready(levels.get(square.spot().level), fromX, fromY, toX, toY);
             for (int y = fromY; y < toY; y++) {
-                Row row = new Row(y + 0.5);
                 int at = (y - out.y()) * out.width() + fromX - out.x();
-                for (int i = fromX; i < toX; i++) out.argb()[at++] = even ? row.pixel(i + 0.5, square)
-                        : row.pixel(i + 0.5, Math.floorMod(i, RUN) == 0);
+                if (even) square.row(y, fromX, toX, out.argb(), at);
+                else new Row(y + 0.5).paint(fromX, toX, out.argb(), at);
             }
         }
     }
@@ -224,6 +223,14 @@ final class Perspective {
         return out;
     }
 
+    /** A pixel of which only a share is seen. */
+    static int thinned(int pixel, double cover) {
+        if (cover >= 1) return pixel;
+        int out = 0;
+        for (int shift = 0; shift < 32; shift += 8) out |= (int) ((pixel >>> shift & 0xFF) * cover + 0.5) << shift;
+        return out;
+    }
+
     /** One row of the output, pixel by pixel. */
     private final class Row {
         private final float[] sum = new float[4];
@@ -238,45 +245,22 @@ final class Perspective {
             this.y = y;
         }
 
-        int pixel(double x, boolean first) {
+        void paint(int fromX, int toX, int[] argb, int at) {
+            for (int x = fromX; x < toX; x++) argb[at++] = pixel(x + 0.5, Math.floorMod(x, RUN) == 0);
+        }
+
+        private int pixel(double x, boolean first) {
             double w = depth.at(x, y);
             if (w <= 0) return 0;
             double near = 1 / w;
             double u = map.across().at(x, y) * near;
             double v = map.down().at(x, y) * near;
             if (first || spot == null) spot(new Ellipse(map, u, v, w, 0, levels.size() - 1));
-            double cover = cover(spot, u, v);
+            double cover = open ? spot.cover(u, v, all) : 1;
             if (cover <= 0) return 0;
             double atU = u * smaller - from.x() - 0.5;
             double atV = v * smaller - from.y() - 0.5;
             return thinned(opaque ? opaque(atU, atV) : clear(atU, atV), cover);
-        }
-
-        int pixel(double x, Square square) {
-            double near = 1 / depth.at(x, y);
-            double u = map.across().at(x, y) * near;
-            double v = map.down().at(x, y) * near;
-            double once = 1.0 / (1 << square.spot().level);
-            if (square.within()) return square.pixel(u * once, v * once);
-            double cover = cover(square.spot(), u, v);
-            return cover <= 0 ? 0 : thinned(square.pixel(u * once, v * once), cover);
-        }
-
-        private double cover(Ellipse spot, double u, double v) {
-            return open ? cover(u, spot.stepU, all.width()) * cover(v, spot.stepV, all.height()) : 1;
-        }
-
-        /** How much of a pixel lies between two parallel edges of the picture. */
-        private double cover(double at, double step, double far) {
-            double near = Math.min(1, at / step + 0.5);
-            return Math.max(0, Math.min(near, Math.min(1, (far - at) / step + 0.5)));
-        }
-
-        private int thinned(int pixel, double cover) {
-            if (cover >= 1) return pixel;
-            int out = 0;
-            for (int shift = 0; shift < 32; shift += 8) out |= (int) ((pixel >>> shift & 0xFF) * cover + 0.5) << shift;
-            return out;
         }
 
         private void spot(Ellipse next) {

@@ -12,8 +12,12 @@ import plainlantern.sheet.Light;
  */
 final class Square {
     static final int SIDE = 64;
-    private static final int FRACTION = 4;
-    private static final int PLACES = 1 << FRACTION;
+    private static final int PLACES = 16;
+    /** Places of the picture are counted in so many steps a pixel: bits of whole ones, and those below a sixteenth. */
+    private static final int WHOLES = 16;
+    private static final int FINE = 12;
+    private static final int STEPS = 1 << WHOLES;
+    private static final int RUN = 8;
     /** So much may what an ellipse reaches, squared, differ from what it would in a square's corners. */
     private static final double NEARLY = 0.06;
     /** Pixels of the picture beneath a square, at most. */
@@ -34,10 +38,14 @@ final class Square {
     private final Projective map;
     private final int most;
     private final Box all;
+    private final boolean open;
     /** Serves the squares since one that the one before did not. */
     private Ellipse spot;
     private boolean weighed;
-    /** By place within a pixel: how many samples there are, each one's weight and where it lies in {@link #beneath}. */
+    /**
+     * By place within a pixel: how many pairs of samples beside each other there are, both weights of each, and where it lies in
+     * {@link #beneath}.
+     */
     private final int[] counts = new int[PLACES * PLACES];
     private int room;
     private int[] weights = {};
@@ -54,11 +62,13 @@ final class Square {
     /**
      * @param most the last level of the picture that there is
      * @param all  the whole picture
+     * @param open whether what lies beyond it is clear
      */
-    Square(Projective map, int most, Box all) {
+    Square(Projective map, int most, Box all, boolean open) {
         this.map = map;
         this.most = most;
         this.all = all;
+        this.open = open;
     }
 
     /**
@@ -145,17 +155,13 @@ final class Square {
         this.wide = wide;
         weighed = true;
         Arrays.fill(counts, -1);
-        room = (2 * (int) Math.ceil(Ellipse.SUPPORT * Math.sqrt(spot.across)) + 2)
+        room = ((int) Math.ceil(Ellipse.SUPPORT * Math.sqrt(spot.across)) + 2)
                 * (2 * (int) Math.ceil(Ellipse.SUPPORT * Math.sqrt(spot.down)) + 2);
-        if (weights.length < room * counts.length) {
-            weights = new int[room * counts.length];
+        if (offsets.length < room * counts.length) {
+            weights = new int[2 * room * counts.length];
             offsets = new int[room * counts.length];
-            shares = new float[room];
+            shares = new float[2 * room];
         }
-    }
-
-    boolean within() {
-        return inside;
     }
 
     Ellipse spot() {
@@ -178,21 +184,53 @@ final class Square {
         return LIGHT[Perspective.whole(value & 0xFF, alpha)] * alpha / 255;
     }
 
-    /** A pixel of the output whose middle is at that place of the picture at its level. */
-    int pixel(double u, double v) {
-        int x = (int) ((u - 0.5 - left) * PLACES);
-        int y = (int) ((v - 0.5 - top) * PLACES);
-        int place = (y & PLACES - 1) * PLACES + (x & PLACES - 1);
+    /**
+     * Paints pixels of a row, from one to before another.
+     *
+     * @param at where the first of them stands
+     */
+    void row(int y, int from, int to, int[] argb, int at) {
+        for (int x = from, end; x < to; x = end) {
+            int first = Math.floorDiv(x, RUN) * RUN;
+            end = Math.min(to, first + RUN);
+            // Straight from one to the next: the picture gets smaller by nearly the same.
+            double w = map.depth().at(first + 0.5, y + 0.5);
+            double further = map.depth().at(first + RUN + 0.5, y + 0.5);
+            int u = steps(map.across().at(first + 0.5, y + 0.5) / w, left);
+            int v = steps(map.down().at(first + 0.5, y + 0.5) / w, top);
+            int du = (steps(map.across().at(first + RUN + 0.5, y + 0.5) / further, left) - u) / RUN;
+            int dv = (steps(map.down().at(first + RUN + 0.5, y + 0.5) / further, top) - v) / RUN;
+            u += (x - first) * du;
+            v += (x - first) * dv;
+            for (int i = x; i < end; i++, u += du, v += dv) argb[at++] = inside ? pixel(u, v) : covered(u, v);
+        }
+    }
+
+    /** How far on a place of the picture is, at its level, from the middle of the first pixel that is kept. */
+    private int steps(double place, int first) {
+        return (int) Math.rint((place / (1 << spot.level) - 0.5 - first) * STEPS);
+    }
+
+    /** A pixel that may lie across an edge of the picture, or beyond. */
+    private int covered(int u, int v) {
+        double larger = 1 << spot.level;
+        double cover = open ? spot.cover((u / (double) STEPS + 0.5 + left) * larger, (v / (double) STEPS + 0.5 + top) * larger, all) : 1;
+        return cover <= 0 ? 0 : Perspective.thinned(pixel(u, v), cover);
+    }
+
+    private int pixel(int u, int v) {
+        int place = (v >> FINE & PLACES - 1) * PLACES + (u >> FINE & PLACES - 1);
         if (counts[place] < 0) fill(place);
-        int start = ((y >> FRACTION) * wide + (x >> FRACTION)) * 2;
+        int start = ((v >> WHOLES) * wide + (u >> WHOLES)) * 2;
         long redGreen = 0;
         long blueAlpha = 0;
         int end = place * room + counts[place];
         for (int k = place * room; k < end; k++) {
             int at = start + offsets[k];
-            long weight = weights[k];
-            redGreen += weight * beneath[at];
-            blueAlpha += weight * beneath[at + 1];
+            long weight = weights[2 * k];
+            long next = weights[2 * k + 1];
+            redGreen += weight * beneath[at] + next * beneath[at + 2];
+            blueAlpha += weight * beneath[at + 1] + next * beneath[at + 3];
         }
         int green = (int) redGreen;
         int alpha = (int) blueAlpha;
@@ -214,28 +252,31 @@ final class Square {
             if (far2 <= 0) continue;
             float far = (float) Math.sqrt(far2);
             int last = (int) Math.floor(middle + far);
-            for (int i = (int) Math.ceil(middle - far); i <= last; i++) {
+            for (int i = (int) Math.ceil(middle - far); i <= last; i += 2) {
                 float share = spot.weight(i - restU, v);
-                offsets[start + count] = (j * wide + i) * 2;
+                float next = i == last ? 0 : spot.weight(i + 1 - restU, v);
+                offsets[start + count / 2] = (j * wide + i) * 2;
                 shares[count++] = share;
-                sum += share;
+                shares[count++] = next;
+                sum += share + next;
             }
         }
         int rest = WHOLE;
         int heaviest = 0;
         float scale = WHOLE / sum;
         for (int k = 0; k < count; k++) {
-            weights[start + k] = (int) (shares[k] * scale + WHOLE + 0.5f) - WHOLE;
-            rest -= weights[start + k];
+            int weight = (int) (shares[k] * scale + WHOLE + 0.5f) - WHOLE;
+            weights[2 * start + k] = weight;
+            rest -= weight;
             if (shares[k] > shares[heaviest]) heaviest = k;
         }
-        weights[start + heaviest] += rest;
-        counts[place] = count;
+        weights[2 * start + heaviest] += rest;
+        counts[place] = count / 2;
     }
 
     private int mixed(long red, long green, long blue, int alpha) {
-        if (alpha == WHITE * WHOLE) return 0xFF000000 | Light.stored((int) (red + HALF >> FINER)) << 16 | Light.stored((int) (green + HALF >> FINER)) << 8
-                | Light.stored((int) (blue + HALF >> FINER));
+        if (alpha == WHITE * WHOLE) return 0xFF000000 | Light.stored((int) (red + HALF >> FINER)) << 16
+                | Light.stored((int) (green + HALF >> FINER)) << 8 | Light.stored((int) (blue + HALF >> FINER));
         int level = Math.max(0, Math.min(255, (int) (alpha / BRIGHTEST * 255 + 0.5f)));
         if (level == 0) return 0;
         float one = level == 255 ? BRIGHTEST : alpha;
