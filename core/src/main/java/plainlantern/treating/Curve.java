@@ -9,6 +9,9 @@ import plainlantern.sheet.Light;
 public final class Curve {
     private static final int STORED = 1024;
     private static final int LIGHT = 4096;
+    /** Up to this light the curve is straight, and how steep. */
+    private static final float STRAIGHT = 0.0031308f;
+    private static final float SLOPE = 12.92f;
     private static final float[] TO_LIGHT = new float[STORED + 2];
     private static final float[] TO_STORED = new float[LIGHT + 2];
 
@@ -37,10 +40,19 @@ public final class Curve {
         return TO_STORED[i] + (TO_STORED[i + 1] - TO_STORED[i]) * (at - i);
     }
 
-    /** The same of a light that is not below black; what is beyond white is cut off. */
-    static float shown(float light) {
-        float at = light >= 1 ? LIGHT : light * LIGHT;
-        int i = (int) at;
-        return TO_STORED[i] + (TO_STORED[i + 1] - TO_STORED[i]) * (at - i);
+    /**
+     * The same of many lights at once, in place, by a polynomial of their fourth roots (fitted to the curve: off by less than a thousandth
+     * of a level); what is beyond black and white is cut off.
+     *
+     * @param white what white becomes
+     */
+    static void stored(float[] lights, float white) {
+        for (int i = 0; i < lights.length; i++) {
+            float light = Math.max(STRAIGHT, Math.min(1, lights[i]));
+            float root = (float) Math.sqrt((float) Math.sqrt(light));
+            float curved = -0.05954666f + root * (0.13960476f + root * (1.365918f + root * (-0.85294981f + root * (0.65717809f
+                    + root * (-0.31840905f + root * 0.06820609f)))));
+            lights[i] = white * Math.max(0, curved + SLOPE * (Math.min(STRAIGHT, lights[i]) - STRAIGHT));
+        }
     }
 }

@@ -153,14 +153,22 @@ final class Toning {
     }
 
     private static void finish(Patch patch, int y, Lights lights, Optional<Lattice> last) {
+        // Steps of the table, where there is one.
+        float white = last.isPresent() ? SIZE - 1 : 1;
+        Curve.stored(lights.red, white);
+        Curve.stored(lights.green, white);
+        Curve.stored(lights.blue, white);
         float[] c = new float[3];
         int from = y * patch.width();
         for (int x = 0; x < patch.width(); x++) {
             if (patch.argb()[from + x] >>> 24 == 0) continue;
-            c[0] = Curve.shown(lights.red[x]);
-            c[1] = Curve.shown(lights.green[x]);
-            c[2] = Curve.shown(lights.blue[x]);
-            if (last.isPresent()) last.get().look(c[0] * (SIZE - 1), c[1] * (SIZE - 1), c[2] * (SIZE - 1), c);
+            if (last.isPresent()) {
+                last.get().look(lights.red[x], lights.green[x], lights.blue[x], c);
+            } else {
+                c[0] = lights.red[x];
+                c[1] = lights.green[x];
+                c[2] = lights.blue[x];
+            }
             patch.recolour(from + x, c);
         }
     }

@@ -30,6 +30,7 @@ import plainlantern.sheet.ColourTable;
 import plainlantern.sheet.Colouring;
 import plainlantern.sheet.HueRange;
 import plainlantern.sheet.Levels;
+import plainlantern.sheet.Light;
 import plainlantern.sheet.Lying;
 import plainlantern.sheet.Stop;
 import plainlantern.sheet.Texture;
@@ -260,6 +261,19 @@ class ToneTest {
         int[] whole = source.onto(treated(tone, 300, 200), 300, 200, map, new Box(0, 0, 200, 160)).argb();
         int[] part = source.onto(treated(tone, 300, 200), 300, 200, map, new Box(60, 50, 40, 30)).argb();
         for (int y = 0; y < 30; y++) for (int x = 0; x < 40; x++) assertThat(part[y * 40 + x]).isEqualTo(whole[(y + 50) * 200 + x + 60]);
+    }
+
+    /** IEC 61966-2-1, many at once: a hundredth of a level of 255 at most; what is beyond is cut off. */
+    @Test
+    void manyLightsAreStoredAtOnce() {
+        float[] lights = new float[5003];
+        for (int i = 0; i < lights.length; i++) lights[i] = (float) Math.pow((i - 1) / 5000.0, 3);
+        float[] stored = lights.clone();
+        Curve.stored(stored, 255);
+        for (int i = 1; i <= 5001; i++)
+            assertThat((double) stored[i]).isCloseTo(255 * Light.storing(lights[i]), within(0.01)).isNotNegative();
+        assertThat(stored[0]).isZero();
+        assertThat(stored[5002]).isCloseTo(255, within(0.01f));
     }
 
     /** A row that is level, of a picture as it is, mirrored, larger and beyond its edges, gets what each of its places does. */
