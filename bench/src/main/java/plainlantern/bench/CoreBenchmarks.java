@@ -32,11 +32,16 @@ import plainlantern.picture.PictureSource;
 import plainlantern.picture.Previews;
 import plainlantern.picture.Resample;
 import plainlantern.rendering.BoardPainter;
+import plainlantern.sheet.Balance;
+import plainlantern.sheet.Colouring;
 import plainlantern.sheet.Element;
+import plainlantern.sheet.Levels;
 import plainlantern.sheet.Margins;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
+import plainlantern.sheet.Tone;
+import plainlantern.sheet.Toned;
 import plainlantern.sheet.Treated;
 import plainlantern.sheet.Warp;
 
@@ -48,6 +53,9 @@ import plainlantern.sheet.Warp;
 @Warmup(iterations = 2, time = 2)
 @Measurement(iterations = 3, time = 2)
 public class CoreBenchmarks {
+    private static final Tone TONE = Tone.NEUTRAL.balanced(new Balance(-20, 0.1, 0.4)).levelled(new Levels(0, 0, 0.3, 0, 0, 0, 0))
+            .coloured(new Colouring(0.2, 0, false, List.of()));
+
     @Param({"200"})
     public int panels;
 
@@ -102,6 +110,28 @@ public class CoreBenchmarks {
         Warp warp = new Warp(Projective.onto(corners).inverse(), true, large.getWidth(), large.getHeight(), 3464, 2309);
         PictureSource source = (id, share) -> large;
         return source.onto(Treated.plain("d".repeat(64)).warped(Optional.of(warp)), 3464, 2309, Affine.IDENTITY, box).argb();
+    }
+
+    @Benchmark
+    public int[] copy24Megapixels() {
+        return toned(List.of());
+    }
+
+    @Benchmark
+    public int[] tone24Megapixels() {
+        return toned(List.of(new Toned(TONE, Optional.empty())));
+    }
+
+    /** The same tone with shadows lifted and fine contrast. */
+    @Benchmark
+    public int[] localTone24Megapixels() {
+        return toned(List.of(new Toned(TONE.levelled(new Levels(0, 0, 0.3, 0.4, 0, 0.4, 0)), Optional.empty())));
+    }
+
+    private int[] toned(List<Toned> tones) {
+        PictureSource source = (id, share) -> large;
+        Treated what = new Treated("d".repeat(64), Optional.empty(), tones, Optional.empty());
+        return source.onto(what, 6000, 4000, Affine.IDENTITY, new Box(0, 0, 6000, 4000)).argb();
     }
 
     @Benchmark
