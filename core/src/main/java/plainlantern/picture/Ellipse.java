@@ -75,10 +75,20 @@ final class Ellipse {
         narrows = (float) (det / (down * down));
     }
 
+    /** How far it reaches to either side. */
+    double reachAcross() {
+        return SUPPORT * Math.sqrt(across);
+    }
+
+    /** How far it reaches up, and down. */
+    double reachDown() {
+        return SUPPORT * Math.sqrt(down);
+    }
+
     /** The weight of a pixel that far from the middle; 0 outside. */
     float weight(float u, float v) {
         float far = (a * u + b * v) * u + c * v * v;
-        return far >= LAST ? 0 : WEIGHTS[(int) far & MASK];
+        return far >= LAST ? 0 : weight(far);
     }
 
     /** The weight at that value of a·u² + b·u·v + c·v² in steps, which is inside. */

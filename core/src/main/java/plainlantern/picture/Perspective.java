@@ -267,7 +267,7 @@ final class Perspective {
             spot = next;
             from = levels.get(spot.level);
             smaller = 1.0 / (1 << spot.level);
-            high = (float) Math.min(Ellipse.SUPPORT * Math.sqrt(spot.down), FAR);
+            high = (float) Math.min(spot.reachDown(), FAR);
         }
 
         private int opaque(double u, double v) {
@@ -352,8 +352,8 @@ final class Perspective {
             int lastY = from.height() - 1;
             float weight = 0;
             Arrays.fill(sum, 0);
-            double across = Ellipse.SUPPORT * Math.sqrt(spot.across);
-            double height = Ellipse.SUPPORT * Math.sqrt(spot.down);
+            double across = spot.reachAcross();
+            double height = spot.reachDown();
             for (int y = (int) Math.ceil(Math.max(-AROUND, v - height)); y <= Math.min(lastY + AROUND, v + height); y++) {
                 int row = Math.max(0, Math.min(lastY, y)) * from.width();
                 for (int x = (int) Math.ceil(Math.max(-AROUND, u - across)); x <= Math.min(lastX + AROUND, u + across); x++) {

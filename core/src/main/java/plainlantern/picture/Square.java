@@ -126,8 +126,8 @@ final class Square {
             topmost = Math.min(topmost, v);
             lowest = Math.max(lowest, v);
         }
-        double reachX = Ellipse.SUPPORT * Math.sqrt(spot.across) + 2;
-        double reachY = Ellipse.SUPPORT * Math.sqrt(spot.down) + 2;
+        double reachX = spot.reachAcross() + 2;
+        double reachY = spot.reachDown() + 2;
         return Box.between(Math.floor(leftmost - reachX), Math.floor(topmost - reachY), Math.ceil(rightmost + reachX),
                 Math.ceil(lowest + reachY));
     }
@@ -155,8 +155,8 @@ final class Square {
         this.wide = wide;
         weighed = true;
         Arrays.fill(counts, -1);
-        room = ((int) Math.ceil(Ellipse.SUPPORT * Math.sqrt(spot.across)) + 2)
-                * (2 * (int) Math.ceil(Ellipse.SUPPORT * Math.sqrt(spot.down)) + 2);
+        room = ((int) Math.ceil(spot.reachAcross()) + 2)
+                * (2 * (int) Math.ceil(spot.reachDown()) + 2);
         if (offsets.length < room * counts.length) {
             weights = new int[2 * room * counts.length];
             offsets = new int[room * counts.length];
@@ -241,7 +241,7 @@ final class Square {
     private void fill(int place) {
         float restU = (place % PLACES + 0.5f) / PLACES;
         float restV = (float) (place / PLACES + 0.5) / PLACES;
-        int reachY = (int) Math.ceil(Ellipse.SUPPORT * Math.sqrt(spot.down));
+        int reachY = (int) Math.ceil(spot.reachDown());
         int start = place * room;
         int count = 0;
         float sum = 0;

@@ -7,6 +7,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.List;
+import java.util.stream.IntStream;
 import javax.xml.transform.TransformerException;
 import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -48,7 +49,7 @@ final class PdfDelivery {
         try (PDDocument document = new PDDocument(IOUtils.createTempFileOnlyStreamCache())) {
             describe(document, pages.get(0).sheet());
             List<Scene> scenes = pages.stream().map(delivery::scene).toList();
-            List<Scene> seen = pages.stream().map(page -> Glazes.uncovered(delivery.scene(page), page.box())).toList();
+            List<Scene> seen = IntStream.range(0, pages.size()).mapToObj(i -> Glazes.uncovered(scenes.get(i), pages.get(i).box())).toList();
             PdfPainter painter = new PdfPainter(document, delivery, Placed.needed(seen), Glazing.of(scenes, pictures));
             for (int i = 0; i < pages.size(); i++) {
                 page(document, delivery, pages.get(i), painter.form(seen.get(i), pages.get(i).box(),

@@ -55,8 +55,8 @@ public final class Glazes {
      */
     public static Scene uncovered(Scene scene, Box box) {
         List<Item> items = scene.items();
-        boolean solid = scene.paper().filter(paper -> paper.layers().stream().anyMatch(Scene.Layer::solid)).isPresent();
-        for (int i = items.size() - 1; i > 0 && solid; i--) {
+        if (scene.paper().stream().flatMap(paper -> paper.layers().stream()).noneMatch(Scene.Layer::solid)) return scene;
+        for (int i = items.size() - 1; i > 0; i--) {
             if (!covers(items.get(i), box)) continue;
             Stream<Item> words = items.subList(0, i).stream().flatMap(item -> words(item).stream());
             return new Scene(scene.width(), scene.height(), scene.paper(), Stream.concat(words, items.stream().skip(i)).toList());

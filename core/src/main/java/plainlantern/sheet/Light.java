@@ -26,7 +26,7 @@ public final class Light {
 
     /** The stored value, 0 to 255, of a light from 0 to 1; what is beyond counts as the nearest. */
     public static int stored(float light) {
-        return STORED[(int) Math.max(0, Math.min(STEPS - 1, light * (STEPS - 1) + 0.5f))] & 0xFF;
+        return stored((int) (light * (STEPS - 1) + 0.5f));
     }
 
     /** The same of a light in fifteen bits. */
