@@ -22,8 +22,13 @@ final class HidingVeils implements Check {
 
     private static Stream<Fault> hiding(Checked checked, Element element) {
         return checked.told().hidden().stream().filter(hidden -> hidden.element().equals(element.id()))
-                .map(hidden -> checked.fault(Weight.WARNING, element, element.name() + ": its veil hides all of the picture.",
+                .map(hidden -> checked.fault(Weight.WARNING, element, element.name() + ": its veil hides all of " + what(element, hidden) + ".",
                         new Unveil(List.of(element.id()), hidden.layer(), OptionalInt.empty())));
+    }
+
+    private static String what(Element element, Told.Hidden hidden) {
+        return element.holder().filter(holder -> holder.glaze().isEmpty()).map(holder -> holder.content().get(hidden.layer()))
+                .map(layer -> layer.wash().isPresent() ? "the wash" : layer.words().isPresent() ? "the words" : "the picture").orElse("it");
     }
 
     private static Stream<Fault> gone(Checked checked, Element element) {

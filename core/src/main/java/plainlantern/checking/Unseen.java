@@ -7,6 +7,7 @@ import plainlantern.geometry.Polygons;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Look;
 import plainlantern.sheet.Panel;
+import plainlantern.sheet.Veil;
 import plainlantern.sheet.Wash;
 
 /** Elements that are hidden, and such that an opaque one in front covers wholly. */
@@ -46,6 +47,6 @@ final class Unseen implements Check {
         if (!front.finish().look().equals(Look.PLAIN) || front.finish().feather() > 0) return false;
         return front.content().stream().flatMap(c -> c.wash().stream()).anyMatch(Wash::opaque)
                 || checked.shown(front).stream().anyMatch(s -> s.coverage().covered() && s.shown().look().equals(Look.PLAIN)
-                        && s.shown().picture().foot().isEmpty() && !s.shown().treatment().clears());
+                        && s.shown().veil().stream().allMatch(Veil::idle) && s.shown().picture().foot().isEmpty() && !s.shown().treatment().clears());
     }
 }

@@ -5,16 +5,17 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 import plainlantern.geometry.Projective;
+import plainlantern.sheet.Content;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Glaze;
 import plainlantern.sheet.Holder;
 import plainlantern.sheet.Picture;
-import plainlantern.sheet.PictureLayer;
 import plainlantern.sheet.Seat;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Veil;
@@ -28,22 +29,45 @@ public final class Veils {
 
     private Veils() {}
 
-    /** The veil that edits mean: of a glaze, or of a picture of a panel, see {@link Holder#acting}. */
+    /**
+     * The layer whose veil edits mean: {@code wanted} where that is switched on, else the frontmost picture, else the frontmost layer; -1
+     * where none is.
+     */
+    public static int acting(Holder holder, int wanted) {
+        List<Content> content = holder.content();
+        if (wanted >= 0 && wanted < content.size() && !content.get(wanted).look().off()) return wanted;
+        int picture = holder.acting(wanted);
+        if (picture >= 0) return picture;
+        return IntStream.range(0, content.size()).filter(at -> !content.get(at).look().off()).max().orElse(-1);
+    }
+
+    /** The layer whose veil edits mean; empty of a glaze. */
+    public static Optional<Content> layer(Holder holder, int wanted) {
+        int at = acting(holder, wanted);
+        return at < 0 ? Optional.empty() : Optional.of(holder.content().get(at));
+    }
+
+    /** The veil that edits mean: of a glaze, or of a layer, see {@link #acting}. */
     public static Optional<Veil> of(Holder holder, int layer) {
-        return holder.glaze().map(Glaze::veil).orElseGet(() -> holder.picture(layer).flatMap(PictureLayer::veil));
+        return holder.glaze().map(Glaze::veil).orElseGet(() -> layer(holder, layer).flatMap(Content::veil));
+    }
+
+    /** What a veil rests on that is new: on the picture where it is of one. */
+    public static Rests first(Holder holder, int layer) {
+        return layer(holder, layer).flatMap(Content::picture).isPresent() ? Rests.PICTURE : Rests.PANEL;
     }
 
     /** All veils of an element. */
     public static List<Veil> all(Element element) {
         return element.holder().stream().flatMap(holder -> Stream.concat(holder.glaze().flatMap(Glaze::veil).stream(),
-                holder.pictures().stream().flatMap(picture -> picture.veil().stream()))).toList();
+                holder.content().stream().flatMap(layer -> layer.veil().stream()))).toList();
     }
 
     /** An element with each of its veils changed. */
     public static Element changing(Element element, UnaryOperator<Veil> change) {
         if (all(element).isEmpty()) return element;
         return element.glaze().<Element>map(glaze -> glaze.veiled(glaze.veil().map(change))).orElseGet(() -> element.holding(holder ->
-                holder.changingPictures(picture -> picture.veiled(picture.veil().map(change)))));
+                holder.withContent(holder.content().stream().<Content>map(layer -> layer.veiled(layer.veil().map(change))).toList())));
     }
 
     /** From the frame of a veil to the frame of its panel, mm. */
@@ -71,7 +95,7 @@ public final class Veils {
     /**
      * A veil over what is painted; empty where it hides nothing.
      *
-     * @param shown   the picture that it is of, absent for a glaze
+     * @param shown   the picture that it is of, where it is of one
      * @param toPanel from shares of the width and height of what is painted to the panel's frame
      */
     public static Optional<Veiled> worn(Sheet sheet, Holder panel, Optional<Veil> veil, Optional<Shown> shown, Affine toPanel) {

@@ -2,6 +2,7 @@ package plainlantern.rendering;
 
 import java.util.Optional;
 import plainlantern.scene.Scene.PaintedPicture;
+import plainlantern.scene.Scene;
 
 /** Where what SVG shows as images is: files, addresses or data URIs. */
 @FunctionalInterface
@@ -10,10 +11,10 @@ public interface Addresses {
     String picture(PaintedPicture layer);
 
     /**
-     * Of a mask of what a picture's veil leaves, over all of the picture, white where that is everything; empty where the picture's own
-     * pixels have their veil on.
+     * Of a mask of what a layer's veil leaves, over all that its {@link Scene.Mask} is told for, white where that is everything; empty where
+     * a picture's own pixels have their veil on.
      */
-    default Optional<String> veil(String element, PaintedPicture layer) {
+    default Optional<String> veil(String element, Scene.Layer layer) {
         return Optional.empty();
     }
 }

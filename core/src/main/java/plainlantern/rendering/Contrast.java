@@ -2,12 +2,14 @@ package plainlantern.rendering;
 
 import java.awt.image.BufferedImage;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import plainlantern.asking.Unit;
 import plainlantern.checking.Legibility;
 import plainlantern.fitting.Typesetting;
+import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
@@ -19,6 +21,8 @@ import plainlantern.sheet.Light;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Wash;
 import plainlantern.sheet.Words;
+import plainlantern.treating.Patch;
+import plainlantern.treating.Veiling;
 
 /** How well words stand out from what is really behind them, by WCAG 2.2: relative luminance and contrast ratio, 1 to 21. */
 public final class Contrast {
@@ -45,25 +49,27 @@ public final class Contrast {
         Path outlines = words.map(w -> Typesetting.outlines(caption, w)).orElse(Path.EMPTY);
         if (outlines.empty()) return Optional.empty();
         Words text = words.get();
-        int[] behind = behind(sheet, caption, outlines.bounds(), text.style().size() / 4, pictures);
+        Spots spots = Spots.over(outlines.bounds(), text.style().size() / 4);
+        int[] behind = behind(sheet, caption, spots, pictures);
+        float[] left = left(sheet, caption, spots);
         Optional<Wash> plate = caption.plate();
         Colour farther = Light.luminance(text.colour().rgb()) < 0.18 ? Colour.WHITE : new Colour(0);
         Colour own = plate.map(wash -> wash.stops().get(0).colour()).orElse(farther);
         double now = plate.map(wash -> wash.look().opacity() * wash.stops().get(0).opacity()).orElse(0.0);
-        Optional<Double> least = least(behind, own, text);
+        Optional<Double> least = least(behind, left, own, text);
         Colour colour = least.isPresent() ? own : farther;
-        return Optional.of(new Legibility(lowest(behind, own, now, text), least.or(() -> least(behind, farther, text)), colour));
+        return Optional.of(new Legibility(lowest(behind, left, own, now, text), least.or(() -> least(behind, left, farther, text)), colour));
     }
 
-    private static Optional<Double> least(int[] behind, Colour plate, Words text) {
+    private static Optional<Double> least(int[] behind, float[] left, Colour plate, Words text) {
         return IntStream.rangeClosed(0, 100).mapToObj(percent -> percent / 100.0)
-                .filter(opacity -> lowest(behind, plate, opacity, text) >= ENOUGH).findFirst();
+                .filter(opacity -> lowest(behind, left, plate, opacity, text) >= ENOUGH).findFirst();
     }
 
-    private static double lowest(int[] behind, Colour plate, double opacity, Words text) {
+    private static double lowest(int[] behind, float[] left, Colour plate, double opacity, Words text) {
         double lowest = 21;
-        for (int pixel : behind) {
-            int ground = mixed(pixel, plate.rgb(), opacity);
+        for (int i = 0; i < behind.length; i++) {
+            int ground = mixed(behind[i], plate.rgb(), opacity * left[i]);
             lowest = Math.min(lowest, ratio(ground, mixed(ground, text.colour().rgb(), text.look().opacity())));
         }
         return lowest;
@@ -78,24 +84,49 @@ public final class Contrast {
         return out;
     }
 
-    /** The colours behind a box in the caption's own frame, in spots of so many mm, at most 60 by 60 of them. */
-    private static int[] behind(Sheet sheet, Caption caption, Box letters, double spot, PictureSource pictures) {
+    /** Spots of so many mm that cover a box in the caption's own frame, at most 60 by 60 of them. */
+    private record Spots(Box letters, double each, int across, int down) {
+        static Spots over(Box letters, double each) {
+            return new Spots(letters, each, (int) Math.max(2, Math.min(SAMPLES, Math.ceil(letters.width() / each))),
+                    (int) Math.max(2, Math.min(SAMPLES, Math.ceil(letters.height() / each))));
+        }
+
+        /** From spots counted across and down to that frame. */
+        Affine toCaption() {
+            return Affine.move(letters.x(), letters.y()).after(Affine.scale(letters.width() / across, letters.height() / down));
+        }
+    }
+
+    /** What a veil leaves of the plate behind each spot, 0 to 1. */
+    private static float[] left(Sheet sheet, Caption caption, Spots spots) {
+        int[] clear = new int[spots.across() * spots.down()];
+        Optional<Scene.Mask> mask = caption.plate().isEmpty() ? Optional.empty() : Scene.item(sheet, caption).layers().stream()
+                .filter(layer -> layer.at() == 0).findFirst().flatMap(Scene.Layer::mask);
+        return mask.map(veil -> Veiling.left(veil.veil(), new Patch(clear, spots.across(), spots.down(), veil.toSheet().inverse()
+                .after(caption.seat().toSheet()).after(spots.toCaption())))).orElseGet(() -> {
+                    float[] all = new float[clear.length];
+                    Arrays.fill(all, 1);
+                    return all;
+                });
+    }
+
+    /** The colours behind each spot. */
+    private static int[] behind(Sheet sheet, Caption caption, Spots spots, PictureSource pictures) {
+        double spot = spots.each();
         List<Scene.Item> below = new ArrayList<>();
         Scene whole = Scene.of(sheet);
         for (Scene.Item item : whole.items()) {
             if (item.element().equals(caption.id())) break;
             below.add(item);
         }
-        Box seen = Path.box(letters).mapped(caption.seat().toSheet()).bounds().grown(spot);
+        Box seen = Path.box(spots.letters()).mapped(caption.seat().toSheet()).bounds().grown(spot);
         double side = Math.max(spot, Math.max(seen.width(), seen.height()) / 400);
         BufferedImage page = RasterPainter.part(new Scene(whole.width(), whole.height(), whole.paper(), below), seen,
                 Unit.MM_PER_INCH / side, pictures);
-        int across = (int) Math.max(2, Math.min(SAMPLES, Math.ceil(letters.width() / spot)));
-        int down = (int) Math.max(2, Math.min(SAMPLES, Math.ceil(letters.height() / spot)));
-        int[] colours = new int[across * down];
+        Affine toSheet = caption.seat().toSheet().after(spots.toCaption());
+        int[] colours = new int[spots.across() * spots.down()];
         for (int i = 0; i < colours.length; i++) {
-            Point at = caption.seat().toSheet().apply(new Point(letters.x() + (i % across + 0.5) * letters.width() / across,
-                    letters.y() + (i / across + 0.5) * letters.height() / down));
+            Point at = toSheet.apply(new Point(i % spots.across() + 0.5, i / spots.across() + 0.5));
             int x = (int) ((at.x() - seen.x()) / seen.width() * page.getWidth());
             int y = (int) ((at.y() - seen.y()) / seen.height() * page.getHeight());
             colours[i] = page.getRGB(Math.min(page.getWidth() - 1, Math.max(0, x)),

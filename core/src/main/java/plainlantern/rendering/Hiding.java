@@ -11,7 +11,6 @@ import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.scene.Scene;
-import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.VeilPart;
@@ -28,33 +27,32 @@ public final class Hiding {
 
     private Hiding() {}
 
-    /** The pictures and glazes of which nothing is left. */
+    /** The layers and glazes of which nothing is left. */
     public static Set<Told.Hidden> of(Sheet sheet) {
         Set<Told.Hidden> hidden = new HashSet<>();
         for (Element element : sheet.elements()) {
             if (element.hidden() || Veils.all(element).isEmpty()) continue;
             Path form = element.pathOnSheet();
-            for (PaintedPicture picture : Scene.item(sheet, element, form).pictures()) {
-                boolean veiled = picture.treated().veil().filter(veil -> !veil.looks()).isPresent();
-                if (veiled && hidden(picture, form)) hidden.add(new Told.Hidden(element.id(), picture.at()));
+            for (Scene.Layer layer : Scene.item(sheet, element, form).layers()) {
+                if (layer.mask().filter(mask -> !mask.veil().looks() && hidden(mask, form)).isPresent())
+                    hidden.add(new Told.Hidden(element.id(), layer.at()));
             }
         }
         return hidden;
     }
 
-    private static boolean hidden(PaintedPicture picture, Path form) {
+    private static boolean hidden(Scene.Mask mask, Path form) {
         Box box = form.bounds();
         double each = Math.max(box.width(), box.height()) / PLACES;
         Affine toSheet = Affine.move(box.x(), box.y()).after(Affine.scale(each, each));
-        Affine toPicture = Affine.scale(1.0 / picture.width(), 1.0 / picture.height()).after(picture.pixelsToSheet().inverse());
-        float[] left = left(picture.treated().veil().orElseThrow(), toPicture.after(toSheet));
+        float[] left = left(mask.veil(), mask.toSheet().inverse().after(toSheet));
         float[] outside = left(new Veiled(List.of(new VeilPart.Form("form", 0, 1, false)), Affine.IDENTITY, Map.of("form", form), 1),
                 toSheet);
         return IntStream.range(0, left.length).allMatch(i -> left[i] < SEEN || outside[i] > 0.5f)
                 && IntStream.range(0, left.length).anyMatch(i -> outside[i] <= 0.5f);
     }
 
-    private static float[] left(Veiled veil, Affine toPicture) {
-        return Veiling.left(veil, new Patch(new int[PLACES * PLACES], PLACES, PLACES, toPicture));
+    private static float[] left(Veiled veil, Affine toShares) {
+        return Veiling.left(veil, new Patch(new int[PLACES * PLACES], PLACES, PLACES, toShares));
     }
 }

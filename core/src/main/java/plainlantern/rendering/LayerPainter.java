@@ -17,6 +17,8 @@ import plainlantern.scene.Scene.PaintedWash;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Look;
 import plainlantern.sheet.Stop;
+import plainlantern.treating.Patch;
+import plainlantern.treating.Veiling;
 
 /** The layers of an element to pixels, before its form and its finish. */
 final class LayerPainter implements Scene.Brush<RuntimeException> {
@@ -79,8 +81,8 @@ final class LayerPainter implements Scene.Brush<RuntimeException> {
     public void letters(PaintedLetters layer) {
         if (layer.outlines().empty()) return;
         Shape shape = Shapes2D.of(layer.outlines().mapped(toPixels));
-        inside(box, shape).ifPresent(part ->
-                Blending.over(out, plain(part, 0xFF000000 | layer.colour().rgb()), Optional.of(shape), layer.look()));
+        inside(box, shape).ifPresent(part -> Blending.over(out, worn(layer, toPixels, plain(part, 0xFF000000 | layer.colour().rgb())),
+                Optional.of(shape), layer.look()));
     }
 
     /** The part of a box that a shape can touch; empty where it touches none. */
@@ -96,8 +98,23 @@ final class LayerPainter implements Scene.Brush<RuntimeException> {
         return out;
     }
 
-    /** Fills a tile. */
+    /** Hides of what was painted of a layer what its veil hides. */
+    private static Tile worn(Scene.Layer layer, Affine toPixels, Tile tile) {
+        layer.mask().ifPresent(mask -> {
+            Affine toShares = toPixels.after(mask.toSheet()).inverse().after(Affine.move(tile.x(), tile.y()));
+            Patch patch = new Patch(tile.argb(), tile.width(), tile.height(), toShares);
+            Veiling.wear(Veiling.left(mask.veil(), patch), patch);
+        });
+        return tile;
+    }
+
+    /** Fills a tile, as far as the wash's veil leaves it. */
     static Tile washed(PaintedWash wash, Affine toPixels, Tile tile) {
+        return worn(wash, toPixels, unveiled(wash, toPixels, tile));
+    }
+
+    /** The same without its veil. */
+    static Tile unveiled(PaintedWash wash, Affine toPixels, Tile tile) {
         int[] pixels = tile.argb();
         if (wash.plain()) {
             Arrays.fill(pixels, colour(wash.stops(), 0));

@@ -4,6 +4,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -17,6 +18,7 @@ import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import plainlantern.geometry.Box;
 import plainlantern.picture.Tile;
 import plainlantern.scene.Scene.PaintedPicture;
+import plainlantern.scene.Scene;
 import plainlantern.sheet.Treated;
 
 /** The pictures of a document, each embedded once with as many pixels as it needs where it is seen largest. */
@@ -56,13 +58,31 @@ final class PdfImages {
 
     /** A photo beneath its veil stays a photo, with what is left of it as its soft mask (ISO 32000-1, 11.6.5.3). */
     private void mask(PDImageXObject image, Placed.Needed wanted) throws IOException {
+        image.getCOSObject().setItem(COSName.SMASK, grey(image.getWidth(), image.getHeight(),
+                out -> placed.left(wanted, image.getWidth(), image.getHeight(), out)));
+    }
+
+    /** Something that writes a byte a pixel. */
+    private interface Levels {
+        void to(OutputStream out) throws IOException;
+    }
+
+    /** Written as it is: made an image, the JDK's grey would be taken for light. */
+    private PDImageXObject grey(int width, int height, Levels levels) throws IOException {
         ByteArrayOutputStream packed = new ByteArrayOutputStream();
-        // Written as it is: made an image, the JDK's grey would be taken for light.
         try (DeflaterOutputStream out = new DeflaterOutputStream(packed)) {
-            placed.left(wanted, image.getWidth(), image.getHeight(), out);
+            levels.to(out);
         }
-        image.getCOSObject().setItem(COSName.SMASK, new PDImageXObject(document, new ByteArrayInputStream(packed.toByteArray()),
-                COSName.FLATE_DECODE, image.getWidth(), image.getHeight(), 8, PDDeviceGray.INSTANCE));
+        return new PDImageXObject(document, new ByteArrayInputStream(packed.toByteArray()), COSName.FLATE_DECODE, width, height, 8,
+                PDDeviceGray.INSTANCE);
+    }
+
+    /** What the veil of a wash or of words leaves of it. */
+    PDImageXObject mask(Scene.Layer layer) throws IOException {
+        BufferedImage left = placed.left(layer);
+        byte[] levels = new byte[left.getWidth() * left.getHeight()];
+        for (int i = 0; i < levels.length; i++) levels[i] = (byte) left.getRGB(i % left.getWidth(), i / left.getWidth());
+        return grey(left.getWidth(), left.getHeight(), out -> out.write(levels));
     }
 
     /** Where that image lies among the picture's own pixels. */

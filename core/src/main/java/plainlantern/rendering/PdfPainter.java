@@ -216,9 +216,31 @@ final class PdfPainter {
 
                 @Override
                 public void letters(PaintedLetters layer) throws IOException {
-                    if (!layer.outlines().empty()) Painting.this.letters(layer);
+                    if (layer.outlines().empty()) return;
+                    veil(layer);
+                    Painting.this.letters(layer);
                 }
             };
+        }
+
+        /** What follows is seen through the mask of a layer's veil, where it has one (ISO 32000-1, 11.6.5.2). */
+        private void veil(Scene.Layer layer) throws IOException {
+            if (layer.mask().isEmpty()) return;
+            Scene.Mask mask = layer.mask().get();
+            PDFormXObject left = form(page);
+            COSDictionary group = group(true);
+            group.setItem(COSName.CS, COSName.DEVICEGRAY);
+            left.getCOSObject().setItem("Group", group);
+            try (PDFormContentStream inner = new PDFormContentStream(left)) {
+                inner.drawImage(images.mask(layer), matrix(mask.lies().after(unit(new Box(0, 0, mask.width(),
+                        mask.height())))));
+            }
+            COSDictionary soft = new COSDictionary();
+            soft.setItem(COSName.S, COSName.LUMINOSITY);
+            soft.setItem(COSName.G, left);
+            PDExtendedGraphicsState state = new PDExtendedGraphicsState();
+            state.getCOSObject().setItem(COSName.SMASK, soft);
+            to.setGraphicsStateParameters(state);
         }
 
         private void letters(PaintedLetters letters) throws IOException {
@@ -246,8 +268,12 @@ final class PdfPainter {
         private void wash(PaintedWash wash, Item item) throws IOException {
             List<Stop> stops = wash.stops();
             if (stops.stream().anyMatch(stop -> stop.opacity() < 1)) {
-                painted(item, toPixels(Math.min(ppi(), SOFT_PPI)), (toPixels, box) -> LayerPainter.washed(wash, toPixels, Tile.over(box)));
-            } else if (stops.size() == 1) {
+                painted(item, toPixels(wash.mask().isPresent() ? ppi() : Math.min(ppi(), SOFT_PPI)),
+                        (toPixels, box) -> LayerPainter.washed(wash, toPixels, Tile.over(box)));
+                return;
+            }
+            veil(wash);
+            if (stops.size() == 1) {
                 colour(stops.get(0).colour().rgb());
                 fill(item.under());
             } else {

@@ -179,6 +179,11 @@ final class Placed {
         Masks.write(layer, map, whole ? new Box(0, 0, width, height) : part(needed), pictures, to);
     }
 
+    /** What the veil of a wash or of words leaves of it, grey, with as many pixels as are wanted. */
+    BufferedImage left(Scene.Layer layer) {
+        return Masks.of(layer, Masks.side(layer.mask().orElseThrow(), Unit.MM_PER_INCH / ppi), pictures);
+    }
+
     /** Of its pixels, as many as are wanted, those in the middle of a file: at most so many along each side. */
     BufferedImage middle(Needed needed, int most) {
         Box part = part(needed);

@@ -6,14 +6,17 @@ import java.util.Base64;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import plainlantern.lettering.LetterStyle;
+import plainlantern.picture.Encoder;
 import plainlantern.picture.FileKind;
 import plainlantern.geometry.Box;
 import plainlantern.outline.PathData;
 import plainlantern.picture.PictureSource;
 import plainlantern.scene.Glazes;
 import plainlantern.scene.Page;
+import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Treated;
 
@@ -23,6 +26,9 @@ import plainlantern.sheet.Treated;
  * @param pictures the files beside it, by their names, where its pictures are linked
  */
 record SvgDelivery(String document, Map<String, byte[]> pictures) {
+    /** Of files that are measured by what shows them. */
+    private static final int SCREEN = 72;
+
     /** @param folder what the linked files' names begin with */
     static SvgDelivery of(Delivery delivery, Page page, PictureSource source, String folder) {
         Scene whole = delivery.scene(page);
@@ -30,25 +36,46 @@ record SvgDelivery(String document, Map<String, byte[]> pictures) {
         Placed placed = new Placed(delivery.ppi() * delivery.scale(), Glazing.of(List.of(whole), source));
         StringBuilder definitions = new StringBuilder();
         Map<Treated, String> names = new LinkedHashMap<>();
-        Map<String, byte[]> files = new LinkedHashMap<>();
+        Files files = new Files(delivery.linked(), folder, new LinkedHashMap<>());
         Placed.needed(List.of(scene)).forEach((key, needed) -> {
             String name = "picture-" + names.size();
             names.put(key, "#" + name);
-            byte[] file = placed.file(needed, delivery.quality());
-            FileKind kind = FileKind.of(file).orElseThrow();
-            String linked = folder + names.size() + "." + kind.extension();
-            if (delivery.linked()) files.put(linked, file);
             Box place = placed.place(needed);
             definitions.append("<image id=\"").append(name).append("\" x=\"").append(number(place.x())).append("\" y=\"")
                     .append(number(place.y())).append("\" width=\"").append(number(place.width())).append("\" height=\"")
                     .append(number(place.height())).append("\" preserveAspectRatio=\"none\" href=\"")
-                    .append(delivery.linked() ? address(linked) : "data:" + kind.mediaType() + ";base64," + Base64.getEncoder()
-                            .encodeToString(file)).append("\"/>");
+                    .append(files.address(placed.file(needed, delivery.quality()))).append("\"/>");
         });
         if (delivery.live()) fonts(scene, definitions);
         String defs = definitions.isEmpty() ? "" : "<defs>" + definitions + "</defs>";
-        return new SvgDelivery(SvgPainter.document(scene, page.box(), delivery.scale(), layer -> names.get(layer.treated()), defs,
-                delivery.live()), files);
+        Addresses addresses = new Addresses() {
+            @Override
+            public String picture(PaintedPicture layer) {
+                return names.get(layer.treated());
+            }
+
+            @Override
+            public Optional<String> veil(String element, Scene.Layer layer) {
+                return layer.picture().isPresent() ? Optional.empty() : Optional.of(files.address(Encoder.png(placed.left(layer), SCREEN)));
+            }
+        };
+        return new SvgDelivery(SvgPainter.document(scene, page.box(), delivery.scale(), addresses, defs, delivery.live()), files.beside());
+    }
+
+    /**
+     * What a document shows as images.
+     *
+     * @param beside the files beside it, where they are linked
+     */
+    private record Files(boolean linked, String folder, Map<String, byte[]> beside) {
+        /** Where the document finds a file. */
+        String address(byte[] file) {
+            FileKind kind = FileKind.of(file).orElseThrow();
+            if (!linked) return "data:" + kind.mediaType() + ";base64," + Base64.getEncoder().encodeToString(file);
+            String name = folder + (beside.size() + 1) + "." + kind.extension();
+            beside.put(name, file);
+            return SvgDelivery.address(name);
+        }
     }
 
     private static String number(double pixels) {

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
@@ -117,39 +118,49 @@ public final class SvgPainter {
         @Override
         public void picture(PaintedPicture layer) {
             if (layer.blur() > 0) SvgShades.blur("blur-" + id, layer.blur(), item.under().bounds(), out);
-            Optional<String> veil = layer.treated().veil().flatMap(worn -> surface.href().veil(item.element(), layer));
-            veil.ifPresent(mask -> veil(layer, id, mask, out));
-            SvgPainter.picture(layer, id, surface.href(), out);
-            if (veil.isPresent()) out.append("</g>");
+            veiled(layer, look -> SvgPainter.picture(layer, id, surface.href(), look, out));
         }
 
         @Override
         public void wash(PaintedWash layer) {
-            SvgPainter.wash(layer, item, id, out);
+            veiled(layer, look -> SvgPainter.wash(layer, item, id, look, out));
         }
 
         @Override
         public void letters(PaintedLetters layer) {
-            if (surface.live() && layer.words().complete()) SvgPainter.words(layer, out);
-            else SvgPainter.letters(layer, surface, out);
+            veiled(layer, look -> {
+                if (surface.live() && layer.words().complete()) SvgPainter.words(layer, look, out);
+                else SvgPainter.letters(layer, surface, look, out);
+            });
+        }
+
+        /** Seen through the mask of its veil, where there is one; a group that is masked is what meets the layers behind it. */
+        private void veiled(Scene.Layer layer, Consumer<String> paint) {
+            String look = look(layer.look());
+            Optional<String> address = layer.mask().flatMap(mask -> surface.href().veil(item.element(), layer));
+            address.ifPresent(href -> veil(layer, id, href, look, out));
+            paint.accept(address.isPresent() ? "" : look);
+            if (address.isPresent()) out.append("</g>");
         }
     }
 
-    /** What a veil leaves of a picture as a mask of it, and the beginning of a group that is seen through that. */
-    private static void veil(PaintedPicture layer, String id, String mask, StringBuilder out) {
+    /** What a veil leaves of a layer as a mask of it, and the beginning of a group that is seen through that. */
+    private static void veil(Scene.Layer layer, String id, String href, String look, StringBuilder out) {
+        Scene.Mask mask = layer.mask().orElseThrow();
         String name = "veil-" + id + "-" + layer.at();
-        Box box = Path.box(new Box(0, 0, layer.width(), layer.height())).mapped(layer.pixelsToSheet()).bounds();
+        Box box = Path.box(new Box(0, 0, mask.width(), mask.height())).mapped(mask.lies()).bounds();
         // It goes on being seen while the picture is dragged.
         Box room = box.grown(Math.max(box.width(), box.height()));
         out.append("<mask id=\"").append(name).append("\" maskUnits=\"userSpaceOnUse\"");
         numbers(out, "x", room.x(), "y", room.y(), "width", room.width(), "height", room.height());
-        out.append("><image width=\"").append(layer.width()).append("\" height=\"").append(layer.height())
-                .append("\" preserveAspectRatio=\"none\" data-veil=\"").append(layer.at()).append("\" transform=\"")
-                .append(matrix(layer.pixelsToSheet())).append("\" href=\"").append(mask).append("\"/></mask><g mask=\"url(#").append(name)
-                .append(")\">");
+        out.append("><image");
+        numbers(out, "width", mask.width(), "height", mask.height());
+        out.append(" preserveAspectRatio=\"none\" data-veil=\"").append(layer.at()).append("\" transform=\"")
+                .append(matrix(mask.lies())).append("\" href=\"").append(href).append("\"/></mask><g mask=\"url(#").append(name)
+                .append(")\"").append(look).append('>');
     }
 
-    private static void picture(PaintedPicture layer, String id, Addresses href, StringBuilder out) {
+    private static void picture(PaintedPicture layer, String id, Addresses href, String look, StringBuilder out) {
         if (layer.blur() > 0) out.append("<g filter=\"url(#blur-").append(id).append(")\">");
         String from = href.picture(layer);
         String before = layer.treated().tones().isEmpty() || layer.treated().through().isPresent() || !from.startsWith("/") ? ""
@@ -159,10 +170,10 @@ public final class SvgPainter {
                 .append("\" preserveAspectRatio=\"none\"");
         out.append(" data-layer=\"").append(layer.at()).append("\" data-picture=\"").append(layer.treated().subject()).append(before)
                 .append("\" transform=\"").append(matrix(layer.pixelsToSheet()))
-                .append("\" href=\"").append(from).append('"').append(look(layer.look())).append(layer.blur() > 0 ? "/></g>" : "/>");
+                .append("\" href=\"").append(from).append('"').append(look).append(layer.blur() > 0 ? "/></g>" : "/>");
     }
 
-    private static void wash(PaintedWash layer, Scene.Item item, String mark, StringBuilder out) {
+    private static void wash(PaintedWash layer, Scene.Item item, String mark, String look, StringBuilder out) {
         String id = "wash-" + mark + "-" + layer.at();
         Point way = layer.to().minus(layer.from());
         String name = layer.round() ? "radialGradient" : "linearGradient";
@@ -176,25 +187,25 @@ public final class SvgPainter {
             out.append(" stop-color=\"").append(stop.colour().hex()).append("\"/>");
         }
         Box box = item.under().bounds();
-        out.append("</").append(name).append("><rect");
+        out.append("</").append(name).append("><rect data-layer=\"").append(layer.at()).append('"');
         numbers(out, "x", box.x(), "y", box.y(), "width", box.width(), "height", box.height());
-        out.append(" fill=\"url(#").append(id).append(")\"").append(look(layer.look())).append("/>");
+        out.append(" fill=\"url(#").append(id).append(")\"").append(look).append("/>");
     }
 
-    private static void letters(PaintedLetters layer, Surface surface, StringBuilder out) {
+    private static void letters(PaintedLetters layer, Surface surface, String look, StringBuilder out) {
         out.append("<path data-layer=\"").append(layer.at()).append("\" fill-rule=\"nonzero\" d=\"").append(surface.d(layer.outlines()))
-                .append("\" fill=\"").append(layer.colour().hex()).append('"').append(look(layer.look())).append("/>");
+                .append("\" fill=\"").append(layer.colour().hex()).append('"').append(look).append("/>");
     }
 
     /** Each run as one text, so that whoever shows it shapes it as a whole; its direction is what was found, not what is found anew. */
-    private static void words(PaintedLetters layer, StringBuilder out) {
+    private static void words(PaintedLetters layer, String look, StringBuilder out) {
         LetterStyle style = layer.words().style();
         out.append("<g data-layer=\"").append(layer.at()).append("\" transform=\"").append(matrix(layer.words().map()))
                 .append("\" font-family=\"").append(style.typeface().label()).append("\" font-weight=\"").append(style.weight())
                         .append('"');
         numbers(out, "font-size", style.size(), "letter-spacing", style.tracking() / 1000 * style.size());
         out.append(" style=\"font-kerning:normal;white-space:pre\" fill=\"").append(layer.colour().hex()).append('"')
-                .append(look(layer.look())).append('>');
+                .append(look).append('>');
         for (Setting.Line line : layer.words().lines()) for (Run run : line.runs()) {
             out.append("<text");
             numbers(out, "x", run.rightToLeft() ? run.x() + run.width() : run.x(), "y", run.y());

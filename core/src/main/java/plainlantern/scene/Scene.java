@@ -43,6 +43,9 @@ import plainlantern.treating.Bending;
  * @param paper what lies behind everything and covers the sheet and its bleed; absent where that stays clear
  */
 public record Scene(double width, double height, Optional<Item> paper, List<Item> items) {
+    /** A share of a box. */
+    private static final double AROUND = 0.02;
+
     public Scene {
         items = List.copyOf(items);
     }
@@ -202,6 +205,9 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
         /** Whether it fills the form, and nothing can be seen through it. */
         boolean solid();
 
+        /** What hides parts of it, where there is such. */
+        Optional<Mask> mask();
+
         /** It as a picture, where it is one. */
         default Optional<PaintedPicture> picture() {
             return Optional.empty();
@@ -210,6 +216,20 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
         /** It as letters, where it is that. */
         default Optional<PaintedLetters> letters() {
             return Optional.empty();
+        }
+    }
+
+    /**
+     * A veil as it lies over a layer.
+     *
+     * @param width  of the box that it is told for, along its own sides: a picture's pixels, or mm of a panel's form
+     * @param height likewise
+     * @param lies   from there to mm on the sheet
+     */
+    public record Mask(Veiled veil, double width, double height, Affine lies) {
+        /** From shares of the box to mm on the sheet. */
+        public Affine toSheet() {
+            return lies.after(Affine.scale(width, height));
         }
     }
 
@@ -271,6 +291,11 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
         }
 
         @Override
+        public Optional<Mask> mask() {
+            return treated().veil().map(veil -> new Mask(veil, width(), height(), pixelsToSheet));
+        }
+
+        @Override
         public <E extends Exception> void on(Brush<E> brush) throws E {
             brush.picture(this);
         }
@@ -285,7 +310,8 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
      * Colours that run into each other from one place on the sheet to another, or outward from the one as far as the other. Between two
      * stops each of red, green, blue and opacity runs evenly, as SVG has it.
      */
-    public record PaintedWash(int at, List<Stop> stops, boolean round, Point from, Point to, Look look) implements Layer {
+    public record PaintedWash(int at, List<Stop> stops, boolean round, Point from, Point to, Look look, Optional<Mask> mask)
+            implements Layer {
         /** Whether it is all of one colour. */
         public boolean plain() {
             return stops.size() == 1;
@@ -293,7 +319,7 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
 
         @Override
         public boolean solid() {
-            return look.equals(Look.PLAIN) && stops.stream().allMatch(s -> s.opacity() == 1);
+            return look.equals(Look.PLAIN) && mask.isEmpty() && stops.stream().allMatch(s -> s.opacity() == 1);
         }
 
         @Override
@@ -306,7 +332,8 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
      * @param words    the letters as text, on the sheet
      * @param outlines the same letters, filled by the non-zero rule
      */
-    public record PaintedLetters(int at, Typesetting.Placed words, Path outlines, Colour colour, Look look) implements Layer {
+    public record PaintedLetters(int at, Typesetting.Placed words, Path outlines, Colour colour, Look look, Optional<Mask> mask)
+            implements Layer {
         @Override
         public boolean solid() {
             return false;
@@ -371,7 +398,7 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
 
             @Override
             public Optional<Item> washed(Paper.Washed paper) {
-                return Optional.of(paper(box, wash(sheet.bounds(), Affine.IDENTITY, 0, paper.wash())));
+                return Optional.of(paper(box, wash(sheet.bounds(), Affine.IDENTITY, 0, paper.wash(), Optional.empty())));
             }
 
             @Override
@@ -387,7 +414,8 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
     }
 
     private static Item plain(Box box, Colour colour) {
-        return paper(box, new PaintedWash(0, List.of(new Stop(0, colour, 1)), false, Point.ORIGIN, Point.ORIGIN, Look.PLAIN));
+        return paper(box, new PaintedWash(0, List.of(new Stop(0, colour, 1)), false, Point.ORIGIN, Point.ORIGIN, Look.PLAIN,
+                Optional.empty()));
     }
 
     private static Item paper(Box box, Layer layer) {
@@ -452,12 +480,12 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
 
             @Override
             public Layer wash(Wash wash) {
-                return Scene.wash(holder.ownPath().bounds(), holder.seat().toSheet(), at, wash);
+                return Scene.wash(holder.ownPath().bounds(), holder.seat().toSheet(), at, wash, mask(sheet, holder, wash));
             }
 
             @Override
             public Layer words(Words words) {
-                return letters(holder, at, words);
+                return letters(holder, at, words, mask(sheet, holder, words));
             }
         });
     }
@@ -496,22 +524,32 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
                 .grown(how.blur() * Glazes.BLURRED);
     }
 
-    private static PaintedLetters letters(Holder panel, int at, Words words) {
+    /** The veil of what is no picture lies over its panel's box, and a little around it: its own edges are never seen. */
+    private static Optional<Mask> mask(Sheet sheet, Holder holder, Content layer) {
+        if (layer.veil().isEmpty()) return Optional.empty();
+        Box own = holder.ownPath().bounds();
+        Box box = own.grown(AROUND * Math.max(own.width(), own.height()));
+        Affine toPanel = Affine.move(box.x(), box.y());
+        return Veils.worn(sheet, holder, layer.veil(), Optional.empty(), toPanel.after(Affine.scale(box.width(), box.height())))
+                .map(veil -> new Mask(veil, box.width(), box.height(), holder.seat().toSheet().after(toPanel)));
+    }
+
+    private static PaintedLetters letters(Holder panel, int at, Words words, Optional<Mask> mask) {
         Typesetting.Placed own = Typesetting.placed(panel, words);
         Typesetting.Placed placed = new Typesetting.Placed(own.style(), own.lines(), panel.seat().toSheet().after(own.map()));
-        return new PaintedLetters(at, placed, placed.outlines(), words.colour(), words.look());
+        return new PaintedLetters(at, placed, placed.outlines(), words.colour(), words.look(), mask);
     }
 
     /**
      * CSS Images 3: the line of a linear gradient reaches just so far that its ends' normals touch the box's corners; a circle reaches the
      * farthest corner.
      */
-    private static PaintedWash wash(Box box, Affine map, int at, Wash wash) {
+    private static PaintedWash wash(Box box, Affine map, int at, Wash wash, Optional<Mask> mask) {
         double angle = Math.toRadians(wash.turn());
         Point way = new Point(Math.sin(angle), -Math.cos(angle));
         double half = (box.width() * Math.abs(way.x()) + box.height() * Math.abs(way.y())) / 2;
         Point from = wash.round() ? box.centre() : box.centre().minus(way.times(half));
         Point to = wash.round() ? new Point(box.right(), box.bottom()) : box.centre().plus(way.times(half));
-        return new PaintedWash(at, wash.stops(), wash.round(), map.apply(from), map.apply(to), wash.look());
+        return new PaintedWash(at, wash.stops(), wash.round(), map.apply(from), map.apply(to), wash.look(), mask);
     }
 }

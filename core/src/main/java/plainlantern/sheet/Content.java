@@ -15,6 +15,12 @@ public sealed interface Content permits PictureLayer, Wash, Words {
     /** The same with another look. */
     Content looking(Look newLook);
 
+    /** What hides parts of it. */
+    Optional<Veil> veil();
+
+    /** The same with another veil; one without parts is none. */
+    Content veiled(Optional<Veil> newVeil);
+
     /** What is done with each kind of layer, in one place. */
     interface Kinds<T> {
         T picture(PictureLayer layer);

@@ -98,6 +98,7 @@ public record PictureLayer(Source source, Placement placement, Treatment treatme
         return new PictureLayer(source, placement, treatment, look, Optional.of(still), veil);
     }
 
+    @Override
     public PictureLayer veiled(Optional<Veil> newVeil) {
         return new PictureLayer(source, placement, treatment, look, through, newVeil.flatMap(Veil::kept));
     }

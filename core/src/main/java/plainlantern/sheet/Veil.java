@@ -12,7 +12,7 @@ import plainlantern.asking.Typed;
 import plainlantern.geometry.Projective;
 
 /**
- * Hides parts of a picture or of a glaze softly; what it is of stays as it is.
+ * Hides parts of a layer or of a glaze softly; what it is of stays as it is.
  *
  * @param off   whether it is switched off for now
  * @param parts what it hides, one after the other
@@ -87,6 +87,16 @@ public record Veil(Rests rests, @Typed.Switch boolean off, List<VeilPart> parts)
     public Veil naming(Function<String, Optional<String>> others) {
         return with(parts.stream().flatMap(part -> part instanceof VeilPart.Form form
                 ? others.apply(form.panel()).<VeilPart>map(form::of).stream() : Stream.of(part)).toList());
+    }
+
+    /** For constructors of what is no picture: the veil, where it could have that. */
+    static Optional<Veil> pictureless(Optional<Veil> veil) {
+        Optional<Veil> worn = veil == null ? Optional.empty() : veil;
+        BadInput.unless(worn.stream().noneMatch(v -> v.rests() == Rests.PICTURE), "rests",
+                "This veil rests on a picture, and here is none. Let it rest on the panel first.");
+        BadInput.unless(worn.stream().flatMap(v -> v.parts().stream()).noneMatch(VeilPart.Colours.class::isInstance), "part",
+                "Only pictures and glazes are hidden by a colour.");
+        return worn;
     }
 
     /** Present where there is anything in it. */

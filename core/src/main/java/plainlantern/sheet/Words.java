@@ -16,14 +16,16 @@ import plainlantern.lettering.LetterStyle;
  * @param centre the middle of their block in the panel's frame, mm; of no account in the box
  * @param turn   degrees, clockwise; likewise
  * @param boxed  how they are set in the panel's box, broken into lines that fit it; absent where they lie free
+ * @param veil   what hides parts of them; rests on the panel
  */
 @JsonTypeName("words")
-public record Words(String text, LetterStyle style, Colour colour, Point centre, @Typed.Turn double turn, Optional<Boxed> boxed, Look look)
-        implements Content {
+public record Words(String text, LetterStyle style, Colour colour, Point centre, @Typed.Turn double turn, Optional<Boxed> boxed, Look look,
+        Optional<Veil> veil) implements Content {
     public static final int MOST_LETTERS = 2000;
 
     public Words {
         look = look == null ? Look.PLAIN : look;
+        veil = Veil.pictureless(veil);
         boxed = boxed == null ? Optional.empty() : boxed;
         BadInput.unless(!text.isBlank(), "text", "Type the words first.");
         BadInput.unless(text.length() <= MOST_LETTERS, "text", "These are " + text.length() + " letters; a panel takes "
@@ -32,34 +34,44 @@ public record Words(String text, LetterStyle style, Colour colour, Point centre,
                 "That is too far away from the panel.");
     }
 
+    /** Without a veil. */
+    public Words(String text, LetterStyle style, Colour colour, Point centre, double turn, Optional<Boxed> boxed, Look look) {
+        this(text, style, colour, centre, turn, boxed, look, Optional.empty());
+    }
+
     /** Words in the middle of a panel, lying free. */
     public static Words of(String text, LetterStyle style, Colour colour) {
         return new Words(text, style, colour, Point.ORIGIN, 0, Optional.empty(), Look.PLAIN);
     }
 
     public Words at(Point newCentre, double newTurn) {
-        return new Words(text, style, colour, newCentre, newTurn, boxed, look);
+        return new Words(text, style, colour, newCentre, newTurn, boxed, look, veil);
     }
 
     public Words styled(LetterStyle newStyle) {
-        return new Words(text, newStyle, colour, centre, turn, boxed, look);
+        return new Words(text, newStyle, colour, centre, turn, boxed, look, veil);
     }
 
     public Words saying(String newText) {
-        return new Words(newText, style, colour, centre, turn, boxed, look);
+        return new Words(newText, style, colour, centre, turn, boxed, look, veil);
     }
 
     public Words coloured(Colour newColour) {
-        return new Words(text, style, newColour, centre, turn, boxed, look);
+        return new Words(text, style, newColour, centre, turn, boxed, look, veil);
     }
 
     public Words boxed(Optional<Boxed> newBoxed) {
-        return new Words(text, style, colour, centre, turn, newBoxed, look);
+        return new Words(text, style, colour, centre, turn, newBoxed, look, veil);
     }
 
     @Override
     public Words looking(Look newLook) {
-        return new Words(text, style, colour, centre, turn, boxed, newLook);
+        return new Words(text, style, colour, centre, turn, boxed, newLook, veil);
+    }
+
+    @Override
+    public Words veiled(Optional<Veil> newVeil) {
+        return new Words(text, style, colour, centre, turn, boxed, look, newVeil.flatMap(Veil::kept));
     }
 
     @Override
@@ -79,7 +91,8 @@ public record Words(String text, LetterStyle style, Colour colour, Point centre,
 
     @Override
     public Words scaled(double factor) {
-        return styled(style.scaled(factor)).boxed(boxed.map(b -> new Boxed(b.padding() * factor, b.lie())));
+        return styled(style.scaled(factor)).boxed(boxed.map(b -> new Boxed(b.padding() * factor, b.lie())))
+                .veiled(veil.map(v -> v.scaled(factor)));
     }
 
     /**

@@ -25,6 +25,7 @@ import plainlantern.scene.Scene;
 import plainlantern.sheet.Colour;
 import plainlantern.sheet.Margins;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.SheetJson;
 import plainlantern.sheet.Veil;
 import plainlantern.sheet.VeilPart;
 import plainlantern.sheet.Veiled;
@@ -211,6 +212,35 @@ class VeilsTest {
         Sheet glazed = Sheets.after(sheet, "{'kind':'add-glaze','where':'over','panels':['p1']}");
         Edit ofGlaze = EditReader.read(pick.formatted(middle.x(), middle.y()).replace("p1", "p4"), glazed);
         assertThatThrownBy(() -> ofGlaze.completed(outside, glazed)).isInstanceOf(BadInput.class).hasMessageContaining("Type the colour");
+    }
+
+    /**
+     * A wash and words have veils of their own, which rest on the panel: the layer that is chosen is meant, else the frontmost picture,
+     * else the frontmost layer. Other colours, words and sizes keep them; bundles do.
+     */
+    @Test
+    void washesAndWordsAreHiddenToo() {
+        String third = STROKE.replace("p1", "p3");
+        Sheet layers = sheet("{'kind':'add-layer','panels':['p1','p3'],'what':'wash'}", "{'kind':'add-layer','panels':['p3'],"
+                + "'what':'words'}", STROKE, third, third.replace("'panels'", "'layer':0,'panels'"));
+        assertThat(layers.holder("p1").content()).extracting(c -> c.veil().isPresent()).containsExactly(true, false);
+        assertThat(layers.holder("p3").content()).extracting(c -> c.veil().map(Veil::rests)).containsExactly(
+                Optional.of(Veil.Rests.PANEL), Optional.of(Veil.Rests.PANEL));
+        Sheet other = Sheets.after(layers, "{'kind':'set-wash','panels':['p3'],'layer':0,'turn':0,'round':false,'stops':[{'at':0,'colour':'#fff','opacity':1}]}",
+                "{'kind':'set-words','panels':['p3'],'layer':1,'text':'Ebb'}", "{'kind':'set-veil','panels':['p3'],'rests':'picture'}");
+        assertThat(Veils.all(other.element("p3"))).isEqualTo(Veils.all(layers.element("p3")));
+        assertThat(other.holder("p3").content().get(0).wash().orElseThrow().opaque()).isFalse();
+        assertThat(SheetJson.read(SheetJson.write(other))).isEqualTo(other);
+        assertThat(Veils.all(other.holder("p3").scaled(2))).extracting(v -> ((VeilPart.Stroke) v.parts().get(0)).size())
+                .containsExactly(12.0, 12.0);
+        Sheet plate = Sheets.after(sheet(), "{'kind':'add-caption','text':'Ebb'}", third.replace("p3", "p4").replace("'panels'",
+                "'layer':0,'panels'"), "{'kind':'set-plate','panels':['p4'],'colour':'#E09A17'}");
+        assertThat(plate.element("p4").caption().orElseThrow().plate().orElseThrow().veil()).isPresent();
+        for (Map.Entry<String, String> wrong : Map.of("{'kind':'copy-veil','from':'p1','panels':['p3']}", "rests on a picture",
+                "{'kind':'veil','panels':['p3'],'part':{'kind':'colours','colour':'#fff','tolerance':0.1,'softness':0.1,'strength':1}}",
+                "hidden by a colour").entrySet())
+            assertThatThrownBy(() -> Sheets.after(layers, wrong.getKey())).as(wrong.getKey()).isInstanceOf(BadInput.class)
+                    .hasMessageContaining(wrong.getValue());
     }
 
     /** Parts are changed, removed and copied one by one; what is not there is said. */

@@ -26,6 +26,7 @@ import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.graphics.PDXObject;
 import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import plainlantern.Painted;
@@ -148,6 +149,39 @@ class VeilingTest {
             }
         }
         assertThat(gone).isBetween(200, 120_000);
+    }
+
+    /**
+     * SVG 2: a wash behind a mask. In PDF words stay text before a soft mask. Words of which nothing is left are a fault, and a plate that
+     * is hidden helps nobody to read.
+     */
+    @Test
+    void washesAndWordsAreMasked(@TempDir File folder) throws Exception {
+        String stroke = "'kind':'stroke','dots':[[20,20,1],[60,55,1],[90,25,1]],'size':9,'softness':0,'strength':1";
+        Sheet washed = sheet("{'kind':'add-layer','panels':['p1'],'what':'wash'}", "{'kind':'set-wash','panels':['p1'],'layer':1,"
+                + "'turn':0,'round':false,'stops':[{'at':0,'colour':'#23626A','opacity':1}]}", veil(stroke).replace("'panels'", "'layer':1,'panels'"));
+        agrees("wash", washed, drawn(folder, "<mask id='m' maskUnits='userSpaceOnUse' x='0' y='0' width='120' height='80'><rect width='120' "
+                + "height='80' fill='#fff'/><path d='M20 20L60 55L90 25' fill='none' stroke='#000' stroke-width='9' "
+                + "stroke-linecap='round' stroke-linejoin='round'/></mask><rect width='120' height='80' fill='#23626A' mask='url(#m)'/>"));
+
+        Sheet caption = sheet("{'kind':'set-paper','paper':{'kind':'plain','colour':'#23626A'}}", "{'kind':'remove','panels':['p1']}",
+                "{'kind':'add-caption','text':'Low water'}", veil(stroke).replace("p1", "p2").replace("'panels'", "'layer':1,'panels'"));
+        try (PDDocument read = Loader.loadPDF(Delivery.of(Format.PDF, PPI).withWords(true, false).file(Page.of(Scene.of(caption)),
+                PICTURES))) {
+            assertThat(new PDFTextStripper().getText(read)).contains("Low water");
+        }
+        String all = veil(stroke.replace("'size':9", "'size':200")).replace("p1", "p2");
+        Sheet wordless = Sheets.after(caption, all.replace("'panels'", "'layer':1,'panels'"));
+        assertThat(Report.found(wordless, told(wordless)).kinds().stream().flatMap(k -> k.faults().stream())).anyMatch(
+                fault -> fault.says().endsWith("its veil hides all of the words."));
+        Sheet plateless = Sheets.after(caption, all.replace("'panels'", "'layer':0,'panels'"));
+        assertThat(contrast(caption)).isGreaterThan(Contrast.ENOUGH);
+        assertThat(contrast(plateless)).isCloseTo(Contrast.ratio(0x23626A, plateless.element("p2").caption().orElseThrow().content().get(1)
+                .words().orElseThrow().colour().rgb()), within(0.1));
+    }
+
+    private static double contrast(Sheet sheet) {
+        return Contrast.of(sheet, sheet.element("p2").caption().orElseThrow(), PICTURES).orElseThrow().ratio();
     }
 
     /** How much is left of a pixel before white. */

@@ -1,6 +1,6 @@
-// Veil: parts of pictures and glazes are hidden by a brush, a gradient, a colour, or where another panel lies. What is painted is seen at
+// Veil: parts of layers and glazes are hidden by a brush, a gradient, a colour, or where another panel lies. What is painted is seen at
 // once, in the mask on the board; the server's painting takes its place.
-import { sheet, group, panel, image, watch } from "./sheet.js";
+import { sheet, group, image, choose, watch } from "./sheet.js";
 import { toSheet, length, place } from "./view.js";
 import { edit } from "./server.js";
 import { hold, release, tool } from "./tools.js";
@@ -30,10 +30,11 @@ function mm(text) {
 }
 const share = (text) => Math.max(0, Math.min(1, parseFloat(text) / 100 || 0));
 
-/** What a veil is of, and whose image shows it. */
-const shown = () => sheet.selected
-    .map((id) => [id, panel(id).role === "glaze" ? group(id).querySelector("image[data-picture]") : image(id)])
-    .filter(([, there]) => there);
+/** What a veil is of, and what shows it: the layer that is chosen, else the frontmost picture, else the frontmost layer. */
+const shown = () => sheet.selected.map((id) => {
+  const layers = [...group(id).querySelectorAll(".layers [data-layer]")];
+  return [id, layers.find((layer) => Number(layer.dataset.layer) === sheet.layer) || image(id) || layers.at(-1)];
+}).filter(([, there]) => there);
 
 /** The mask of an image; where it has none yet, one that leaves everything. */
 function mask(id, of) {
@@ -42,7 +43,8 @@ function mask(id, of) {
   if (there) return there;
   const box = of.getBBox();
   const m = of.transform.baseVal.consolidate()?.matrix || new DOMMatrix();
-  const corners = [[0, 0], [box.width, 0], [0, box.height], [box.width, box.height]].map(([x, y]) => [m.a * x + m.c * y + m.e,
+  const [right, bottom] = [box.x + box.width, box.y + box.height];
+  const corners = [[box.x, box.y], [right, box.y], [box.x, bottom], [right, bottom]].map(([x, y]) => [m.a * x + m.c * y + m.e,
       m.b * x + m.d * y + m.f]);
   const [xs, ys] = [0, 1].map((i) => corners.map((c) => c[i]));
   const [left, top] = [Math.min(...xs), Math.min(...ys)];
@@ -51,6 +53,12 @@ function mask(id, of) {
   const seen = svg("g", { mask: `url(#${name})` });
   of.replaceWith(made, seen);
   seen.append(of);
+  // What is masked meets the layers behind it as one.
+  for (const look of ["class", "opacity"]) {
+    if (!of.hasAttribute(look)) continue;
+    seen.setAttribute(look, of.getAttribute(look));
+    of.removeAttribute(look);
+  }
   return made;
 }
 
@@ -207,6 +215,7 @@ function show() {
 
 onBench("[data-veil-way]", (first) => {
   const part = first.closest("[data-part]");
+  part.querySelector("#veil-layer")?.addEventListener("change", ({ target }) => choose(Number(target.value)));
   part.addEventListener("click", ({ target }) => {
     const next = target.closest("[data-veil-way]")?.dataset.veilWay;
     if (next) take(next);

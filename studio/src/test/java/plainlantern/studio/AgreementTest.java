@@ -24,6 +24,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
+import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import javax.imageio.ImageIO;
@@ -34,6 +35,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.w3c.dom.Element;
 import org.w3c.dom.NodeList;
+import plainlantern.asking.Unit;
+import plainlantern.editing.filling.ShelvePictures;
+import plainlantern.editing.reading.EditReader;
 import plainlantern.geometry.Path;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.PictureSource;
@@ -49,6 +53,7 @@ import plainlantern.rendering.RasterPainter;
 import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Blend;
+import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
 import plainlantern.studio.demo.DemoSamples;
 
@@ -76,7 +81,7 @@ class AgreementTest {
 
     @Test
     void everyOutputIsTheSame(@TempDir File folder) throws Exception {
-        for (Sheet sheet : DemoSamples.sheets()) {
+        for (Sheet sheet : Stream.concat(Stream.of(hidden()), DemoSamples.sheets().stream()).toList()) {
             double ppi = SIDE * 25.4 / Math.max(sheet.width(), sheet.height());
             Delivery png = Delivery.of(Format.PNG, ppi);
             Scene scene = Scene.of(sheet);
@@ -96,6 +101,33 @@ class AgreementTest {
         }
     }
 
+    /** Veils of layers of every kind, which blend and let through, in a turned panel, and of a caption and its plate. */
+    private static Sheet hidden() {
+        Picture picture = DemoSamples.sheets().get(0).shelf().get(0);
+        Sheet sheet = new ShelvePictures(List.of(picture)).apply(Sheet.empty("Hidden in part", Unit.MM, 120, 90, 150));
+        String veil = "{'kind':'veil','panels':['%s'],'layer':%d,'part':{'kind':%s,'strength':'90 %%'}}";
+        String stroke = "'stroke','dots':[[10,60,1],[100,20,0.6]],'size':14,'softness':'40 %'";
+        String fade = "'gradient','from':{'x':30,'y':20},'to':{'x':90,'y':70}";
+        for (String edit : List.of("{'kind':'add-panel','outline':{'kind':'ellipse'}}",
+                "{'kind':'seat-panels','panels':['p1'],'left':10,'top':10,'width':100,'height':60}",
+                "{'kind':'fill','panels':['p1'],'picture':'" + picture.id() + "'}",
+                "{'kind':'add-layer','panels':['p1'],'what':'picture','picture':'" + picture.id() + "'}",
+                "{'kind':'set-look','panels':['p1'],'layer':1,'blend':'multiply','opacity':'80 %'}", veil.formatted("p1", 1, fade),
+                "{'kind':'add-layer','panels':['p1'],'what':'wash'}", veil.formatted("p1", 2, stroke),
+                "{'kind':'add-layer','panels':['p1'],'what':'words'}", "{'kind':'set-look','panels':['p1'],'layer':3,'blend':'overlay'}",
+                veil.formatted("p1", 3, stroke), "{'kind':'turn-panels','panels':['p1'],'by':15}",
+                "{'kind':'add-caption','text':'Low water'}", "{'kind':'set-plate','panels':['p2'],'colour':'#E09A17'}",
+                veil.formatted("p2", 0, fade), veil.formatted("p2", 1, "'form','panel':'p1','softness':2"),
+                "{'kind':'add-panel','outline':{'kind':'ellipse'}}",
+                "{'kind':'seat-panels','panels':['p3'],'left':5,'top':60,'width':60,'height':25}",
+                "{'kind':'add-layer','panels':['p3'],'what':'wash'}", "{'kind':'set-wash','panels':['p3'],'layer':0,'turn':90,'round':false,'stops':["
+                        + "{'at':0,'colour':'#23626A','opacity':1},{'at':1,'colour':'#B03020','opacity':1}]}",
+                veil.formatted("p3", 0, fade)))
+            sheet = EditReader.read(edit.replace('\'', '"'), sheet).on(sheet);
+        assertThat(Scene.of(sheet).items().stream().flatMap(item -> item.layers().stream()).filter(l -> l.mask().isPresent())).hasSize(6);
+        return sheet;
+    }
+
     private static CompletableFuture<BufferedImage> meanwhile(Callable<BufferedImage> work) {
         return CompletableFuture.supplyAsync(() -> {
             try {
@@ -107,8 +139,9 @@ class AgreementTest {
     }
 
     /** A picture as the page gets it: treated, with no more pixels than its largest preview. */
-    private static byte[] painted(PaintedPicture layer, PictureSource pictures) {
-        if (layer.treated().veil().isPresent()) return Encoder.png(Masks.of(layer, Previews.Level.LARGE.side(), pictures), 72);
+    private static byte[] painted(Scene.Layer of, PictureSource pictures) {
+        if (of.mask().isPresent()) return Encoder.png(Masks.of(of, Previews.Level.LARGE.side(), pictures), 72);
+        PaintedPicture layer = of.picture().orElseThrow();
         double share = Math.min(1, (double) Previews.Level.LARGE.side() / Math.max(layer.width(), layer.height()));
         int[] size = {(int) Math.ceil(layer.width() * share), (int) Math.ceil(layer.height() * share)};
         return Encoder.png(pictures.sized(layer.treated(), 1, layer.width(), layer.height(), size), 72);
@@ -177,7 +210,7 @@ class AgreementTest {
     /** The board's own drawing, without what is there to be grabbed. */
     private static BufferedImage board(Sheet sheet, int width, int height) {
         PictureSource pictures = Glazing.of(List.of(Scene.of(sheet)), PICTURES);
-        Map<String, PaintedPicture> asked = new HashMap<>();
+        Map<String, Scene.Layer> asked = new HashMap<>();
         Addresses href = new Addresses() {
             @Override
             public String picture(PaintedPicture layer) {
@@ -187,9 +220,9 @@ class AgreementTest {
             }
 
             @Override
-            public Optional<String> veil(String element, PaintedPicture layer) {
-                asked.put(element, layer);
-                return Optional.of("http://pictures.test/" + element);
+            public Optional<String> veil(String element, Scene.Layer layer) {
+                asked.put(element + "-" + layer.at(), layer);
+                return Optional.of("http://pictures.test/" + element + "-" + layer.at());
             }
         };
         StringBuilder svg = new StringBuilder("<body style='margin:0'><style>.form, .bare-area { fill: none }");

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
@@ -115,6 +116,10 @@ abstract class Browsed extends StudioTest {
         assertThat(page.locator("#panels .panel")).hasCount(rows * columns);
     }
 
+    Locator exact(String text) {
+        return page.getByText(text, new Page.GetByTextOptions().setExact(true));
+    }
+
     /** Types into one of the open pattern's fields. */
     void number(String name, Object value) {
         page.locator("#pattern-form [data-number=" + name + "]").fill(String.valueOf(value));
@@ -178,6 +183,18 @@ abstract class Browsed extends StudioTest {
         assertThat(page.locator(".queue li:has(progress)")).hasCount(0);
     }
 
+    /** Takes a picture from the shelf and lets it go on the board, once that shows where it would go. */
+    void carry(Locator picture, double[] to) {
+        settled();
+        picture.hover();
+        page.mouse().down();
+        page.mouse().move(to[0] - 3, to[1] - 3);
+        page.mouse().move(to[0], to[1]);
+        assertThat(page.locator("path.target").first()).isAttached();
+        page.mouse().up();
+        settled();
+    }
+
     void dragTo(double[] from, double[] to) {
         drag(from, to[0] - from[0], to[1] - from[1]);
     }
@@ -203,6 +220,14 @@ abstract class Browsed extends StudioTest {
     List<Double> imageLefts() {
         page.waitForTimeout(300);
         return numbers("() => [...document.querySelectorAll('#panels image')].map(i => i.transform.baseVal.consolidate().matrix.e)", null);
+    }
+
+    /** What the board shows is what is delivered; ends in Deliver, with the page as large as before. */
+    void boardAsDelivered() throws Exception {
+        page.keyboard().press("7");
+        Download download = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
+        assertThat(boardDifference(ImageIO.read(Files.newInputStream(download.path())))).isLessThan(2);
+        page.setViewportSize(1280, 800);
     }
 
     /** Mean difference, of 255, between the sheet on the board as Chromium shows it and a delivery of the same size. */

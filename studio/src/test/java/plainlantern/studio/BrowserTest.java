@@ -34,8 +34,7 @@ class BrowserTest extends Browsed {
         click(panel(0));
         page.locator(".shelf-picture").first().click();
         assertThat(page.locator("#panels .panel.covered")).hasCount(1);
-        page.locator(".shelf-picture").nth(1).dragTo(page.locator("#well"), new Locator.DragToOptions()
-                .setTargetPosition(middle(panel(1))[0] - 300, middle(panel(1))[1] - 46));
+        carry(page.locator(".shelf-picture").nth(1), middle(panel(1)));
         assertThat(page.locator("#panels .panel.empty")).hasCount(0);
         assertThat(page.locator("#states")).hasText("all covered");
 
@@ -195,6 +194,7 @@ class BrowserTest extends Browsed {
         page.locator(".shelf li").nth(1).hover();
         page.locator("[data-unshelve]").nth(1).click();
         assertThat(page.locator(".shelf-picture")).hasCount(1);
+        settled();
         page.locator(".card-panel[data-id=p1]").dragTo(page.locator(".card-panel[data-id=p3]"), new Locator.DragToOptions()
                 .setTargetPosition(80, 40));
         assertThat(page.locator("#cards .card-panel").last()).hasAttribute("data-id", "p1");

@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
@@ -13,7 +12,6 @@ import java.awt.Color;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.util.Base64;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
@@ -37,18 +35,6 @@ class DressBrowserTest extends Browsed {
 
     private void open(String part) {
         page.locator("details[data-part=" + part + "] > summary").click();
-    }
-
-    private Locator exact(String text) {
-        return page.getByText(text, new Page.GetByTextOptions().setExact(true));
-    }
-
-    private void boardAsDelivered() throws Exception {
-        page.keyboard().press("7");
-        Download download = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
-        assertThat(boardDifference(ImageIO.read(Files.newInputStream(download.path())))).isLessThan(2);
-        page.setViewportSize(1280, 800);
-        page.keyboard().press("5");
     }
 
     /** A rim by length, place and line, a blend, copied to all; on the board as in the delivery; taken off by one key. */
@@ -75,6 +61,7 @@ class DressBrowserTest extends Browsed {
         undoSays("Copy finish of Panel 1");
         assertThat(page.locator("#panels .rim")).hasCount(2);
         boardAsDelivered();
+        page.keyboard().press("5");
         page.keyboard().press("Control+a");
         page.keyboard().press("Delete");
         undoSays("No finish: 2 panels");
@@ -126,6 +113,7 @@ class DressBrowserTest extends Browsed {
         undoSays("Soft edge: Panel 2");
         assertThat(page.locator("#panels mask")).hasCount(2);
         boardAsDelivered();
+        page.keyboard().press("5");
     }
 
     /**
@@ -166,6 +154,7 @@ class DressBrowserTest extends Browsed {
         undoSays("Move: Caption 3");
         assertThat(middle(panel(2))[0]).isCloseTo(at[0] + 30, within(7.0));
         boardAsDelivered();
+        page.keyboard().press("5");
     }
 
     /** Rules by hand from corner to corner, and along gaps, where they stay when the seam is dragged. */
@@ -240,6 +229,7 @@ class DressBrowserTest extends Browsed {
         type(page.locator("#paper-pictured [name=blur]"), "4 mm");
         assertThat(page.locator("#ground feGaussianBlur")).hasAttribute("stdDeviation", "2");
         boardAsDelivered();
+        page.keyboard().press("5");
         page.locator("[data-paper=none]").click();
         assertThat(page.locator("#ground image")).hasCount(0);
     }
@@ -275,5 +265,6 @@ class DressBrowserTest extends Browsed {
         page.locator("[data-part=ground] [data-field=on]").check();
         undoSays("Ground shadow: Mill");
         boardAsDelivered();
+        page.keyboard().press("5");
     }
 }

@@ -33,10 +33,6 @@ class HandsBrowserTest extends Browsed {
         page.keyboard().press("Escape");
     }
 
-    private Locator exact(String text) {
-        return page.getByText(text, new Page.GetByTextOptions().setExact(true));
-    }
-
     private void shiftClick(Locator what) {
         page.keyboard().down("Shift");
         click(what);

@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
@@ -18,7 +17,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.regex.Pattern;
-import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import plainlantern.fitting.Sitting;
 import plainlantern.geometry.Affine;
@@ -125,9 +123,7 @@ class PicturesBrowserTest extends Browsed {
         page.keyboard().press("Control+a");
         double[] gap = middle(panel(1));
         gap[0] = (panel(0).boundingBox().x + panel(0).boundingBox().width + panel(1).boundingBox().x) / 2;
-        BoundingBox well = page.locator("#well").boundingBox();
-        page.locator(".shelf-picture").first().dragTo(page.locator("#well"), new Locator.DragToOptions()
-                .setTargetPosition(gap[0] - well.x, gap[1] - well.y));
+        carry(page.locator(".shelf-picture").first(), gap);
         undoSays("Vista of Ridges: 3 panels");
         assertThat(page.locator("#panels image")).hasCount(3);
         page.keyboard().press("3");
@@ -314,9 +310,7 @@ class PicturesBrowserTest extends Browsed {
         assertThat(page.locator(".words [name=across]")).not().hasValue("0.00 mm");
         page.locator(".layer").nth(2).click();
         assertThat(page.locator("#marks .grip")).not().hasCount(0);
-        page.keyboard().press("7");
-        Download download = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
-        assertThat(boardDifference(ImageIO.read(Files.newInputStream(download.path())))).isLessThan(2);
+        boardAsDelivered();
     }
 
     /** An answer that arrives while someone is in a field, or has begun to type there, takes nothing away. */

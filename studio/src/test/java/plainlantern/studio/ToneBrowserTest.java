@@ -4,15 +4,12 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.util.regex.Pattern;
-import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 
 /** Tone in a real browser: sliders and exact numbers, before and after, names, matching, tables of colours. */
@@ -128,9 +125,7 @@ class ToneBrowserTest extends Browsed {
         assertThat(page.locator("#compare")).isVisible();
         page.locator("#tone-split").click();
         assertThat(page.locator("#compare")).isHidden();
-        page.keyboard().press("7");
-        Download download = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
-        assertThat(boardDifference(ImageIO.read(Files.newInputStream(download.path())))).isLessThan(2);
+        boardAsDelivered();
     }
 
     /** A name is followed, one picture comes near another, points are found, and a tone goes to all and away. */
@@ -240,9 +235,7 @@ class ToneBrowserTest extends Browsed {
         assertThat(glaze()).not().hasAttribute("href", straight);
         type(page.locator("#bend-form [name=length]"), "nothing");
         assertThat(page.locator("#bend-form .problem")).containsText("nothing");
-        page.keyboard().press("7");
-        Download download = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
-        assertThat(boardDifference(ImageIO.read(Files.newInputStream(download.path())))).isLessThan(2);
+        boardAsDelivered();
     }
 
     private Locator glaze() {
@@ -313,9 +306,7 @@ class ToneBrowserTest extends Browsed {
         page.reload();
         ready();
         settled(mask());
-        page.keyboard().press("7");
-        Download download = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
-        assertThat(boardDifference(ImageIO.read(Files.newInputStream(download.path())))).isLessThan(2);
+        boardAsDelivered();
     }
 
     /** A stroke and a gradient are moved on the board. */
@@ -382,9 +373,7 @@ class ToneBrowserTest extends Browsed {
         assertThat(page.locator("#bend-form .problem")).containsText("from 2 to 8");
         type(page.locator("#bend-form [name=columns]"), "5");
         assertThat(grabs()).hasCount(20);
-        page.keyboard().press("7");
-        Download download = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
-        assertThat(boardDifference(ImageIO.read(Files.newInputStream(download.path())))).isLessThan(2);
+        boardAsDelivered();
         page.keyboard().press("4");
         page.locator("#bend-home").click();
         undoSays("Straighten: Panel 1");
@@ -407,6 +396,41 @@ class ToneBrowserTest extends Browsed {
         assertThat(page.locator("[data-part=whose] h3")).containsText("tone switched off");
         assertThat(value("exposure")).hasValue("1 stop");
         assertThat(page.locator("#panels image").first()).hasAttribute("href", twirled);
+    }
+
+    /** A caption is no picture, yet its words and its plate are hidden in part, each by itself; the board is the delivery. */
+    @Test
+    void wordsAndTheirPlateAreHiddenByHand() throws Exception {
+        newSheet("120", "80", "mm", "127");
+        page.keyboard().press("5");
+        exact("A caption").click();
+        undoSays("Caption");
+        page.keyboard().press("4");
+        assertThat(page.locator("[data-part=whose] h3")).hasText("Caption 1");
+        assertThat(page.locator("[data-veil-way=colours]")).hasCount(0);
+        double[] at = middle(page.locator("#panels .panel .form").first());
+        page.locator("[data-veil-way=stroke]").click();
+        drag(new double[] {at[0] - 40, at[1]}, 50, 0);
+        undoSays("Brush: Caption 1");
+        assertThat(mask()).hasAttribute("href", Pattern.compile("/veils/p1-1-[0-9a-f]+/\\d+$"));
+        page.locator("#veil-layer").selectOption("0");
+        assertThat(page.locator(".veil-part")).hasCount(0);
+        page.locator("[data-veil-way=gradient]").click();
+        page.mouse().move(at[0], at[1]);
+        page.mouse().down();
+        page.mouse().move(at[0] + 60, at[1], new Mouse.MoveOptions().setSteps(4));
+        // What is painted shows at once, before it: nothing was asked of the server yet.
+        assertThat(page.locator("#panels mask #veil-fade")).isAttached();
+        page.mouse().up();
+        undoSays("Straight gradient: Caption 1");
+        assertThat(mask()).hasCount(2);
+        assertThat(page.locator(".veil-part")).hasCount(1);
+        assertThat(page.locator("text=On the picture")).hasCount(0);
+        page.reload();
+        ready();
+        settled(mask().first());
+        settled(mask().last());
+        boardAsDelivered();
     }
 
     private Locator mask() {

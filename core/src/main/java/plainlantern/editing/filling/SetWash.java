@@ -15,7 +15,7 @@ public record SetWash(List<String> panels, @Typed.Layer int layer, List<Stop> st
         implements FillingEdit {
     @Override
     public Sheet apply(Sheet before) {
-        return Layers.changing(before, panels, layer, Content::wash, wash -> new Wash(stops, turn, round, wash.look()));
+        return Layers.changing(before, panels, layer, Content::wash, wash -> new Wash(stops, turn, round, wash.look(), wash.veil()));
     }
 
     @Override

@@ -11,6 +11,7 @@ import plainlantern.fitting.Shown;
 import plainlantern.fitting.Veils;
 import plainlantern.fitting.Vistas;
 import plainlantern.geometry.Point;
+import plainlantern.sheet.Content;
 import plainlantern.sheet.Holder;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Veil;
@@ -18,7 +19,7 @@ import plainlantern.sheet.Veil.Rests;
 import plainlantern.sheet.VeilPart;
 
 /**
- * Hides a part of pictures and glazes, or shows it again.
+ * Hides a part of layers and glazes, or shows it again.
  *
  * @param part places and lengths in mm on the sheet
  * @param pick where on the sheet the colour is that is hidden, for {@link VeilPart.Colours}; absent for the one that the part tells
@@ -45,8 +46,11 @@ public record AddToVeil(List<String> panels, @Typed.Layer int layer, VeilPart pa
     public AddToVeil completed(Outside outside, Sheet before) {
         if (pick.isEmpty() || !(part instanceof VeilPart.Colours colours) || panels.isEmpty()) return this;
         Holder first = before.holders(panels).get(0);
-        Shown shown = Vistas.shown(before, first, layer)
-                .orElseThrow(() -> new BadInput("panels", "A glaze has no colours of its own. Type the colour instead."));
+        BadInput.unless(first.glaze().isEmpty(), "panels", "A glaze has no colours of its own. Type the colour instead.");
+        Optional<Shown> picture = Veils.layer(first, layer).flatMap(Content::picture).map(of -> Vistas.shown(before, first, of));
+        // Without one it is refused when it is applied.
+        if (picture.isEmpty()) return new AddToVeil(panels, layer, part, Optional.empty());
+        Shown shown = picture.get();
         Point at = Veils.toSheet(before, first, layer, Rests.PICTURE).inverse().apply(pick.get());
         Point share = Veils.toShares(shown.picture()).apply(at);
         BadInput.unless(share.x() >= 0 && share.x() <= 1 && share.y() >= 0 && share.y() <= 1, "colour", "Click a place on the picture.");

@@ -10,10 +10,10 @@ import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Veil;
 
 /**
- * Gives the veil of one picture or glaze to others: as it lies in its picture, or in its panel.
+ * Gives the veil of one layer or glaze to others: as it lies in its picture, or in its panel.
  *
  * @param from   the element that gives it
- * @param layer  which picture of each, see {@link plainlantern.sheet.Holder#acting}
+ * @param layer  which layer of that, see {@link Veils#acting}
  * @param panels those that get it
  */
 @JsonTypeName("copy-veil")

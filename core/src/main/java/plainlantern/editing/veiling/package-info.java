@@ -1,2 +1,2 @@
-/** Veils: what hides parts of pictures and glazes. */
+/** Veils: what hides parts of layers and glazes. */
 package plainlantern.editing.veiling;

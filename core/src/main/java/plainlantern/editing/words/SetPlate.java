@@ -46,7 +46,8 @@ public record SetPlate(List<String> panels, Optional<Boolean> on, Optional<Colou
         List<Content> layers = new ArrayList<>(caption.content());
         Wash was = caption.plate().orElse(Wash.plain(Colour.WHITE));
         if (caption.plate().isPresent()) layers.remove(0);
-        if (on.orElse(true)) layers.add(0, colour.map(Wash::plain).orElse(was).looking(Changes.onto(was.look(), set, sheet)));
+        if (on.orElse(true)) layers.add(0, colour.map(c -> Wash.plain(c).veiled(was.veil())).orElse(was)
+                .looking(Changes.onto(was.look(), set, sheet)));
         Caption next = caption.withContent(layers);
         return radius.isEmpty() ? next : next.withOutline(Rectangle.rounded(radius.getAsDouble()));
     }

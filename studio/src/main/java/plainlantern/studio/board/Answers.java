@@ -19,6 +19,7 @@ import plainlantern.rendering.Addresses;
 import plainlantern.rendering.BoardPainter;
 import plainlantern.scene.Glazes;
 import plainlantern.scene.Scene.PaintedPicture;
+import plainlantern.scene.Scene;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
@@ -56,7 +57,7 @@ class Answers {
             }
 
             @Override
-            public Optional<String> veil(String element, PaintedPicture layer) {
+            public Optional<String> veil(String element, Scene.Layer layer) {
                 return Optional.of(PictureAddress.veil(sheet, element, layer) + side);
             }
         };

@@ -64,7 +64,8 @@ public record LayersView(List<Row> rows, int front, Optional<Chosen> chosen) {
                 : Optional.of(chosen(new Numbers(sheet), panel, on)));
     }
 
-    private static Row row(Sheet sheet, Content content, int at, boolean on) {
+    /** A layer as lists of them tell it. */
+    static Row row(Sheet sheet, Content content, int at, boolean on) {
         return content.as(new Content.Kinds<>() {
             @Override
             public Row picture(PictureLayer layer) {

@@ -91,14 +91,15 @@ public record ToneView(Optional<Whose> whose, List<Part> parts, Coloured coloure
         Optional<Aim.Meant> meant = all.stream().findFirst();
         List<Kept> kept = sheet.styles().tones().stream().map(t -> new Kept(t.id(), t.name(), Tones.followers(sheet, t.id()),
                 meant.flatMap(m -> m.treatment().tone().named()).equals(Optional.of(t.id())))).toList();
-        if (meant.isEmpty()) return new ToneView(Optional.empty(), List.of(), new Coloured(Optional.empty(), Optional.empty()), paper,
-                any, kept, glazes, new Hiding(Optional.empty(), Optional.empty()));
-        Tone tone = meant.get().treatment().tone();
         Numbers n = new Numbers(sheet);
+        Hiding hiding = new Hiding(GlazesView.seen(sheet, selected, looking, n), VeilView.of(sheet, selected, looking, n));
+        if (meant.isEmpty()) return new ToneView(Optional.empty(), List.of(), new Coloured(Optional.empty(), Optional.empty()), paper,
+                any, kept, glazes, hiding);
+        Tone tone = meant.get().treatment().tone();
         return new ToneView(Optional.of(whose(sheet, selected, looking, all)), parts(tone, n),
                 new Coloured(tone.brightness().map(b -> stops(b, n)), tone.table().map(t -> new Tabled(t.id(), t.name(),
                 value(question(ColourTable.class, "strength"), t, n, 1)))), paper, any, kept, glazes,
-                new Hiding(GlazesView.seen(sheet, selected, looking, n), VeilView.of(sheet, selected, looking, n)));
+                hiding);
     }
 
     private static Whose whose(Sheet sheet, Collection<String> selected, Looking looking, List<Aim.Meant> all) {

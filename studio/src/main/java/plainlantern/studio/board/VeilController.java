@@ -19,7 +19,6 @@ import plainlantern.outline.PathData;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.Previews.Level;
 import plainlantern.scene.Scene;
-import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.sheet.Holder;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Veil;
@@ -30,7 +29,7 @@ import plainlantern.studio.shelf.Paints;
 import plainlantern.studio.shelf.PictureAddress;
 import plainlantern.studio.web.NotFound;
 
-/** What veils leave, as the board has it: masks over pictures. */
+/** What veils leave, as the board has it: masks over layers. */
 @RestController
 @RequestMapping("/sheets/{id}")
 public class VeilController {
@@ -78,8 +77,8 @@ public class VeilController {
         int side = level.matches("\\d{2,4}") ? Integer.parseInt(level) : 0;
         if (side == 0 || side > Level.LARGE.side()) throw new NotFound();
         String place = sha.replaceFirst("-[0-9a-f]+$", "-");
-        for (Scene.Item item : scene.items()) for (PaintedPicture layer : item.pictures()) {
-            if (layer.treated().veil().isEmpty() || !place.equals(item.element() + "-" + layer.at() + "-")) continue;
+        for (Scene.Item item : scene.items()) for (Scene.Layer layer : item.layers()) {
+            if (layer.mask().isEmpty() || !place.equals(item.element() + "-" + layer.at() + "-")) continue;
             boolean same = PictureAddress.name(item.element(), layer).equals(sha);
             return OfNow.answer(same).contentType(MediaType.IMAGE_PNG)
                     .body(Encoder.png(paints.veil(member.id(), scene, layer, side), SCREEN));

@@ -67,8 +67,8 @@ public class Paints {
         });
     }
 
-    /** What the veil of a picture leaves of it, from previews: a grey image, its longer side so many pixels. */
-    public BufferedImage veil(UUID account, Scene scene, PaintedPicture layer, int side) {
+    /** What the veil of a layer leaves of it, from previews: a grey image, its longer side so many pixels. */
+    public BufferedImage veil(UUID account, Scene scene, Scene.Layer layer, int side) {
         return room.with(account, LOOK + 32L * side * side, () -> Masks.of(layer, side,
                 Glazing.of(List.of(scene), pictures.previews(account))));
     }

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import plainlantern.asking.BadInput;
-import plainlantern.scene.Scene.PaintedPicture;
+import plainlantern.scene.Scene;
 import plainlantern.sheet.Cleared;
 import plainlantern.sheet.Lens;
 import plainlantern.sheet.SheetJson;
@@ -38,14 +38,14 @@ public final class PictureAddress {
         return what.through().isEmpty() ? of(what) : "/sheets/" + sheet + "/glazes/" + told(what);
     }
 
-    /** Of a mask of what the veil of a picture leaves, such as "/sheets/…/veils/p4-0-5f3a"; another veil has another address. */
-    public static String veil(UUID sheet, String element, PaintedPicture layer) {
+    /** Of a mask of what the veil of a layer leaves, such as "/sheets/…/veils/p4-0-5f3a"; another veil has another address. */
+    public static String veil(UUID sheet, String element, Scene.Layer layer) {
         return "/sheets/" + sheet + "/veils/" + name(element, layer);
     }
 
     /** What a mask is called in its address. */
-    public static String name(String element, PaintedPicture layer) {
-        return element + "-" + layer.at() + "-" + Integer.toHexString(layer.treated().veil().hashCode());
+    public static String name(String element, Scene.Layer layer) {
+        return element + "-" + layer.at() + "-" + Integer.toHexString(layer.mask().map(Scene.Mask::veil).hashCode());
     }
 
     private static String told(Treated what) {
