@@ -79,16 +79,21 @@ class AccountBrowserTest extends Browsed {
     void aSheetIsFoundByItsName() {
         newSheet("100", "60", "mm", "96");
         home();
-        for (int i = 0; i < 24; i++) {
+        for (int i = 0; i < 2; i++) {
             page.locator("[title=Duplicate]").first().click();
             ready();
         }
+        // The last of these as often as its button would.
+        page.locator("form:has([title=Duplicate])").first().evaluate("async (form) => { for (let i = 0; i < 22; i++) "
+                + "await fetch(form.action, { method: 'POST', body: new URLSearchParams(new FormData(form)) }); }");
+        page.reload();
+        ready();
         assertThat(page.locator(".sheet-card")).hasCount(24);
         assertThat(page.locator(".pages")).containsText("Page 1 of 2, 25 sheets");
         Locator find = page.getByLabel("Search by name");
-        find.pressSequentially("copy copy copy copy copy copy copy copy copy copy copy copy copy copy copy");
+        find.pressSequentially("copy copy copy");
         assertThat(page.locator(".pages")).hasCount(0);
-        assertThat(page.locator(".sheet-card")).not().hasCount(24);
+        assertThat(page.locator(".sheet-card")).hasCount(22);
         page.goBack();
         assertThat(page.locator(".pages")).containsText("Page 1 of 2, 25 sheets");
     }

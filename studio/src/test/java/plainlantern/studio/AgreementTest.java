@@ -38,6 +38,7 @@ import org.w3c.dom.NodeList;
 import plainlantern.asking.Unit;
 import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.editing.reading.EditReader;
+import plainlantern.geometry.Affine;
 import plainlantern.geometry.Path;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.PictureSource;
@@ -138,13 +139,29 @@ class AgreementTest {
         });
     }
 
-    /** A picture as the page gets it: treated, with no more pixels than its largest preview. */
-    private static byte[] painted(Scene.Layer of, PictureSource pictures) {
-        if (of.mask().isPresent()) return Encoder.png(Masks.of(of, Previews.Level.LARGE.side(), pictures), 72);
+    /**
+     * A picture as the page gets it: treated, with as many pixels as are shown, no more than its largest preview has.
+     *
+     * @param pixels of the screen, of which a mm is so many
+     */
+    private static byte[] painted(Scene.Layer of, double pixels, PictureSource pictures) {
+        if (of.mask().isPresent()) {
+            Affine lies = of.mask().get().toSheet();
+            return Encoder.png(Masks.of(of, side(Math.max(lies.xScale(), lies.yScale()) * pixels), pictures), 72);
+        }
         PaintedPicture layer = of.picture().orElseThrow();
-        double share = Math.min(1, (double) Previews.Level.LARGE.side() / Math.max(layer.width(), layer.height()));
+        double shown = Math.max(layer.width() * layer.pixelsToSheet().xScale(), layer.height() * layer.pixelsToSheet().yScale()) * pixels;
+        double share = Math.min(1, (double) side(shown) / Math.max(layer.width(), layer.height()));
         int[] size = {(int) Math.ceil(layer.width() * share), (int) Math.ceil(layer.height() * share)};
         return Encoder.png(pictures.sized(layer.treated(), 1, layer.width(), layer.height(), size), 72);
+    }
+
+    private static int[] square(BufferedImage image, int column, int row) {
+        return image.getRGB(column * SQUARE, row * SQUARE, SQUARE, SQUARE, null, 0, SQUARE);
+    }
+
+    private static int side(double shown) {
+        return (int) Math.max(1, Math.min(Previews.Level.LARGE.side(), Math.ceil(shown)));
     }
 
     private static void agrees(String name, BufferedImage painted, BufferedImage meant, boolean[] edges) {
@@ -155,11 +172,10 @@ class AgreementTest {
         for (int row = 0; row < meant.getHeight() / SQUARE; row++) {
             for (int column = 0; column < across; column++) {
                 double off = 0;
-                for (int y = row * SQUARE; y < (row + 1) * SQUARE; y++) {
-                    for (int x = column * SQUARE; x < (column + 1) * SQUARE; x++) {
-                        for (int shift = 0; shift < 24; shift += 8)
-                            off += Math.abs((meant.getRGB(x, y) >> shift & 255) - (painted.getRGB(x, y) >> shift & 255));
-                    }
+                int[] one = square(meant, column, row);
+                int[] other = square(painted, column, row);
+                for (int i = 0; i < one.length; i++) {
+                    for (int shift = 0; shift < 24; shift += 8) off += Math.abs((one[i] >> shift & 255) - (other[i] >> shift & 255));
                 }
                 sum += off;
                 if (!edges[row * across + column] && off > worst) where = column * SQUARE + ", " + row * SQUARE;
@@ -234,7 +250,7 @@ class AgreementTest {
         for (var panel : sheet.elements()) svg.append(BoardPainter.of(sheet, panel).board(href));
         try (Page blank = Browsed.browser.newPage()) {
             blank.route("http://pictures.test/**", route -> route.fulfill(new Route.FulfillOptions().setContentType("image/png")
-                    .setBodyBytes(painted(asked.get(route.request().url().replaceFirst(".*/", "")), pictures))));
+                    .setBodyBytes(painted(asked.get(route.request().url().replaceFirst(".*/", "")), width / sheet.width(), pictures))));
             blank.setViewportSize(width, height);
             blank.setContent(svg + "</svg>");
             blank.waitForFunction("() => Promise.all([...document.querySelectorAll('image')].map((i) => i.decode())).then(() => true)");
@@ -263,9 +279,9 @@ class AgreementTest {
      */
     private static BufferedImage pdf(File folder, byte[] pdf, BufferedImage like) throws Exception {
         Files.write(new File(folder, "sheet.pdf").toPath(), pdf);
-        run(folder, "pdftocairo", "-png", "-scale-to-x", "" + like.getWidth() * 3, "-scale-to-y", "" + like.getHeight() * 3, "-singlefile",
+        run(folder, "pdftocairo", "-tiff", "-tiffcompression", "none", "-scale-to-x", "" + like.getWidth() * 3, "-scale-to-y", "" + like.getHeight() * 3, "-singlefile",
                 "sheet.pdf", "pdf");
-        BufferedImage large = ImageIO.read(new File(folder, "pdf.png"));
+        BufferedImage large = ImageIO.read(new File(folder, "pdf.tif"));
         return Resample.toSize(Browsed.bytes(large), like.getWidth(), like.getHeight());
     }
 

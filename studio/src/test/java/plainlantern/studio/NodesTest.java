@@ -43,7 +43,7 @@ class NodesTest extends StudioTest {
     }
 
     /**
-     * Twenty kills at random moments, of one of two nodes in turn, so that one answers while the other starts: every edit that was
+     * Up to twenty kills at random moments, of one of two nodes in turn, so that one answers while the other starts: every edit that was
      * answered is there, each once. A slow machine makes fewer in the same time.
      */
     @Test
@@ -58,8 +58,8 @@ class NodesTest extends StudioTest {
             boolean[] over = {false};
             CompletableFuture<Integer> editing = CompletableFuture.supplyAsync(() -> edits(visitor, id, nodes, over));
             int kills = 0;
-            for (long end = System.nanoTime() + 1_000_000_000L * Long.getLong("lantern.seconds", 60); kills < 20
-                    && System.nanoTime() < end; kills++) {
+            for (long end = System.nanoTime() + 1_000_000_000L * Long.getLong("lantern.seconds", 30); kills < 3
+                    || kills < 20 && System.nanoTime() < end; kills++) {
                 nodes.get((kills + 1) % 2).ready();
                 Node victim = nodes.get(kills % 2);
                 Thread.sleep(random.nextInt(400));
@@ -69,7 +69,6 @@ class NodesTest extends StudioTest {
             over[0] = true;
             int made = editing.get();
             System.out.println(kills + " kills, " + made + " edits answered");
-            assertThat(kills).isGreaterThan(2);
             assertThat(made).isGreaterThan(kills);
             assertThat(sheets.open(id, member.id()).sheet().holder("p1").seat().centre().x()).isEqualTo(before + 0.25 * made);
         }

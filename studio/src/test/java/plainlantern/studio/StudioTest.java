@@ -28,7 +28,8 @@ import plainlantern.studio.sheets.Sheets;
 import plainlantern.studio.shelf.Pictures;
 
 /** The whole application on a real PostgreSQL, with a fresh account for each test. */
-@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT, properties = "lantern.throttle.sign-ups=1000000")
+@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT, properties = {
+        "lantern.throttle.sign-ups=1000000", "lantern.password-strength=4"})
 public abstract class StudioTest {
     @Autowired
     protected AccountStore accounts;

@@ -425,7 +425,7 @@ class ToneBrowserTest extends Browsed {
         undoSays("Straight gradient: Caption 1");
         assertThat(mask()).hasCount(2);
         assertThat(page.locator(".veil-part")).hasCount(1);
-        assertThat(page.locator("text=On the picture")).hasCount(0);
+        assertThat(page.locator("[name=rests]")).hasCount(0);
         page.reload();
         ready();
         settled(mask().first());

@@ -3,6 +3,7 @@ package plainlantern.studio.account;
 import static org.springframework.http.HttpStatus.UNAUTHORIZED;
 
 import jakarta.servlet.http.HttpServletRequest;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
@@ -33,8 +34,6 @@ import org.springframework.security.web.util.matcher.RequestHeaderRequestMatcher
 public class SecurityConfig {
     private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; "
             + "img-src 'self' data: blob:; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
-    /** bcrypt work factor: about a quarter of a second on a present-day core. */
-    private static final int STRENGTH = 12;
 
     /** What every page loads asks for no session, so that it comes without the database. */
     @Bean
@@ -88,9 +87,10 @@ public class SecurityConfig {
         };
     }
 
+    /** @param strength bcrypt's work factor: 12 is about a quarter of a second on a present-day core, each one more twice as long */
     @Bean
-    PasswordEncoder passwordEncoder() {
-        return new BCryptPasswordEncoder(STRENGTH);
+    PasswordEncoder passwordEncoder(@Value("${lantern.password-strength:12}") int strength) {
+        return new BCryptPasswordEncoder(strength);
     }
 
     @Bean
