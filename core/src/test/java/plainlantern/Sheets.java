@@ -262,14 +262,21 @@ public final class Sheets {
         double a = length(c, 0, 0.5);
         double b = length(c, 0.5, 1);
         return new Wash(List.of(new Stop(a, Colour.WHITE, b), new Stop(b, Colour.of("#123456"), a)), length(c, -180, 180),
-                c.flag(), Look.PLAIN);
+                c.flag(), Look.PLAIN, a < 0.2 ? Optional.of(onPanel(a, b)) : Optional.empty());
+    }
+
+    /** Without asking chance for more: what is tried with a seed stays the same. */
+    private static Veil onPanel(double one, double other) {
+        return new Veil(Veil.Rests.PANEL, one > 0.15, List.of(new VeilPart.Stroke(List.of(new Dot(-9, 4, 1), new Dot(99 * one, 20 * other,
+                other)), 30 * other, other, 0.9, false), new VeilPart.Form("p1", one * 9, other, true)));
     }
 
     private static Content words(Chance c) {
         double at = length(c, -90, 90);
         return new Words(c.text(9), new LetterStyle(c.of(Typeface.values()), length(c, 0.5, 30), Setting.Side.LEFT, 1.1, at),
                 Colour.WHITE, new Point(at, -at), at,
-                at < 0 ? Optional.of(new Words.Boxed(1, Words.Lie.TOP)) : Optional.empty(), Look.PLAIN);
+                at < 0 ? Optional.of(new Words.Boxed(1, Words.Lie.TOP)) : Optional.empty(), Look.PLAIN,
+                at > 45 ? Optional.of(onPanel(0.1, at / 90)) : Optional.empty());
     }
 
     /** With seven digits after the point at most. */

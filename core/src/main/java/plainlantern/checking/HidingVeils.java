@@ -22,8 +22,8 @@ final class HidingVeils implements Check {
 
     private static Stream<Fault> hiding(Checked checked, Element element) {
         return checked.told().hidden().stream().filter(hidden -> hidden.element().equals(element.id()))
-                .map(hidden -> checked.fault(Weight.WARNING, element, element.name() + ": its veil hides all of " + what(element, hidden) + ".",
-                        new Unveil(List.of(element.id()), hidden.layer(), OptionalInt.empty())));
+                .map(hidden -> checked.fault(Weight.WARNING, element, element.name() + ": its veil hides all of " + what(element, hidden)
+                        + ".", new Unveil(List.of(element.id()), hidden.layer(), OptionalInt.empty())));
     }
 
     private static String what(Element element, Told.Hidden hidden) {

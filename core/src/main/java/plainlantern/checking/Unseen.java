@@ -47,6 +47,7 @@ final class Unseen implements Check {
         if (!front.finish().look().equals(Look.PLAIN) || front.finish().feather() > 0) return false;
         return front.content().stream().flatMap(c -> c.wash().stream()).anyMatch(Wash::opaque)
                 || checked.shown(front).stream().anyMatch(s -> s.coverage().covered() && s.shown().look().equals(Look.PLAIN)
-                        && s.shown().veil().stream().allMatch(Veil::idle) && s.shown().picture().foot().isEmpty() && !s.shown().treatment().clears());
+                        && s.shown().veil().stream().allMatch(Veil::idle)
+                        && s.shown().picture().foot().isEmpty() && !s.shown().treatment().clears());
     }
 }

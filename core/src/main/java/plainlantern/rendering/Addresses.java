@@ -11,8 +11,8 @@ public interface Addresses {
     String picture(PaintedPicture layer);
 
     /**
-     * Of a mask of what a layer's veil leaves, over all that its {@link Scene.Mask} is told for, white where that is everything; empty where
-     * a picture's own pixels have their veil on.
+     * Of a mask of what a layer's veil leaves, over all that its {@link Scene.Mask} is told for, white where that is everything; empty
+     * where a picture's own pixels have their veil on.
      */
     default Optional<String> veil(String element, Scene.Layer layer) {
         return Optional.empty();

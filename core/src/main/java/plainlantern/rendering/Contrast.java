@@ -58,7 +58,8 @@ public final class Contrast {
         double now = plate.map(wash -> wash.look().opacity() * wash.stops().get(0).opacity()).orElse(0.0);
         Optional<Double> least = least(behind, left, own, text);
         Colour colour = least.isPresent() ? own : farther;
-        return Optional.of(new Legibility(lowest(behind, left, own, now, text), least.or(() -> least(behind, left, farther, text)), colour));
+        return Optional.of(new Legibility(lowest(behind, left, own, now, text), least.or(() -> least(behind, left, farther, text)),
+                colour));
     }
 
     private static Optional<Double> least(int[] behind, float[] left, Colour plate, Words text) {
@@ -99,15 +100,13 @@ public final class Contrast {
 
     /** What a veil leaves of the plate behind each spot, 0 to 1. */
     private static float[] left(Sheet sheet, Caption caption, Spots spots) {
-        int[] clear = new int[spots.across() * spots.down()];
-        Optional<Scene.Mask> mask = caption.plate().isEmpty() ? Optional.empty() : Scene.item(sheet, caption).layers().stream()
-                .filter(layer -> layer.at() == 0).findFirst().flatMap(Scene.Layer::mask);
-        return mask.map(veil -> Veiling.left(veil.veil(), new Patch(clear, spots.across(), spots.down(), veil.toSheet().inverse()
-                .after(caption.seat().toSheet()).after(spots.toCaption())))).orElseGet(() -> {
-                    float[] all = new float[clear.length];
-                    Arrays.fill(all, 1);
-                    return all;
-                });
+        float[] all = new float[spots.across() * spots.down()];
+        Arrays.fill(all, 1);
+        if (caption.plate().isEmpty()) return all;
+        Optional<Scene.Mask> mask = Scene.item(sheet, caption).layers().stream().filter(layer -> layer.at() == 0).findFirst()
+                .flatMap(Scene.Layer::mask);
+        return mask.map(veil -> Veiling.left(veil.veil(), new Patch(new int[all.length], spots.across(), spots.down(),
+                veil.toSheet().inverse().after(caption.seat().toSheet()).after(spots.toCaption())))).orElse(all);
     }
 
     /** The colours behind each spot. */

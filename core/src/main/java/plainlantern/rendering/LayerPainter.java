@@ -114,7 +114,7 @@ final class LayerPainter implements Scene.Brush<RuntimeException> {
     }
 
     /** The same without its veil. */
-    static Tile unveiled(PaintedWash wash, Affine toPixels, Tile tile) {
+    private static Tile unveiled(PaintedWash wash, Affine toPixels, Tile tile) {
         int[] pixels = tile.argb();
         if (wash.plain()) {
             Arrays.fill(pixels, colour(wash.stops(), 0));

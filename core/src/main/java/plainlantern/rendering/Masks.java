@@ -45,7 +45,7 @@ public final class Masks {
     }
 
     /** From the box that a mask is told for to pixels that it is painted with. */
-    static Affine map(Mask mask, int width, int height) {
+    private static Affine map(Mask mask, int width, int height) {
         return Affine.scale(width / mask.width(), height / mask.height());
     }
 

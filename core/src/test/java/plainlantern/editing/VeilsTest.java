@@ -226,7 +226,8 @@ class VeilsTest {
         assertThat(layers.holder("p1").content()).extracting(c -> c.veil().isPresent()).containsExactly(true, false);
         assertThat(layers.holder("p3").content()).extracting(c -> c.veil().map(Veil::rests)).containsExactly(
                 Optional.of(Veil.Rests.PANEL), Optional.of(Veil.Rests.PANEL));
-        Sheet other = Sheets.after(layers, "{'kind':'set-wash','panels':['p3'],'layer':0,'turn':0,'round':false,'stops':[{'at':0,'colour':'#fff','opacity':1}]}",
+        Sheet other = Sheets.after(layers, "{'kind':'set-wash','panels':['p3'],'layer':0,'turn':0,'round':false,"
+                + "'stops':[{'at':0,'colour':'#fff','opacity':1}]}",
                 "{'kind':'set-words','panels':['p3'],'layer':1,'text':'Ebb'}", "{'kind':'set-veil','panels':['p3'],'rests':'picture'}");
         assertThat(Veils.all(other.element("p3"))).isEqualTo(Veils.all(layers.element("p3")));
         assertThat(other.holder("p3").content().get(0).wash().orElseThrow().opaque()).isFalse();

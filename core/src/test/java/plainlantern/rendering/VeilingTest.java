@@ -159,10 +159,12 @@ class VeilingTest {
     void washesAndWordsAreMasked(@TempDir File folder) throws Exception {
         String stroke = "'kind':'stroke','dots':[[20,20,1],[60,55,1],[90,25,1]],'size':9,'softness':0,'strength':1";
         Sheet washed = sheet("{'kind':'add-layer','panels':['p1'],'what':'wash'}", "{'kind':'set-wash','panels':['p1'],'layer':1,"
-                + "'turn':0,'round':false,'stops':[{'at':0,'colour':'#23626A','opacity':1}]}", veil(stroke).replace("'panels'", "'layer':1,'panels'"));
-        agrees("wash", washed, drawn(folder, "<mask id='m' maskUnits='userSpaceOnUse' x='0' y='0' width='120' height='80'><rect width='120' "
-                + "height='80' fill='#fff'/><path d='M20 20L60 55L90 25' fill='none' stroke='#000' stroke-width='9' "
-                + "stroke-linecap='round' stroke-linejoin='round'/></mask><rect width='120' height='80' fill='#23626A' mask='url(#m)'/>"));
+                + "'turn':0,'round':false,'stops':[{'at':0,'colour':'#23626A','opacity':1}]}",
+                veil(stroke).replace("'panels'", "'layer':1,'panels'"));
+        agrees("wash", washed, drawn(folder, "<mask id='m' maskUnits='userSpaceOnUse' x='0' y='0' width='120' height='80'>"
+                + "<rect width='120' height='80' fill='#fff'/><path d='M20 20L60 55L90 25' fill='none' stroke='#000' stroke-width='9' "
+                + "stroke-linecap='round' stroke-linejoin='round'/></mask>"
+                + "<rect width='120' height='80' fill='#23626A' mask='url(#m)'/>"));
 
         Sheet caption = sheet("{'kind':'set-paper','paper':{'kind':'plain','colour':'#23626A'}}", "{'kind':'remove','panels':['p1']}",
                 "{'kind':'add-caption','text':'Low water'}", veil(stroke).replace("p1", "p2").replace("'panels'", "'layer':1,'panels'"));

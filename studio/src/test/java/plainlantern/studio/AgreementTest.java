@@ -121,7 +121,8 @@ class AgreementTest {
                 veil.formatted("p2", 0, fade), veil.formatted("p2", 1, "'form','panel':'p1','softness':2"),
                 "{'kind':'add-panel','outline':{'kind':'ellipse'}}",
                 "{'kind':'seat-panels','panels':['p3'],'left':5,'top':60,'width':60,'height':25}",
-                "{'kind':'add-layer','panels':['p3'],'what':'wash'}", "{'kind':'set-wash','panels':['p3'],'layer':0,'turn':90,'round':false,'stops':["
+                "{'kind':'add-layer','panels':['p3'],'what':'wash'}",
+                "{'kind':'set-wash','panels':['p3'],'layer':0,'turn':90,'round':false,'stops':["
                         + "{'at':0,'colour':'#23626A','opacity':1},{'at':1,'colour':'#B03020','opacity':1}]}",
                 veil.formatted("p3", 0, fade)))
             sheet = EditReader.read(edit.replace('\'', '"'), sheet).on(sheet);
@@ -279,8 +280,8 @@ class AgreementTest {
      */
     private static BufferedImage pdf(File folder, byte[] pdf, BufferedImage like) throws Exception {
         Files.write(new File(folder, "sheet.pdf").toPath(), pdf);
-        run(folder, "pdftocairo", "-tiff", "-tiffcompression", "none", "-scale-to-x", "" + like.getWidth() * 3, "-scale-to-y", "" + like.getHeight() * 3, "-singlefile",
-                "sheet.pdf", "pdf");
+        run(folder, "pdftocairo", "-tiff", "-tiffcompression", "none", "-scale-to-x", "" + like.getWidth() * 3, "-scale-to-y",
+                "" + like.getHeight() * 3, "-singlefile", "sheet.pdf", "pdf");
         BufferedImage large = ImageIO.read(new File(folder, "pdf.tif"));
         return Resample.toSize(Browsed.bytes(large), like.getWidth(), like.getHeight());
     }

@@ -46,8 +46,8 @@ public record SetVeil(List<String> panels, @Typed.Layer int layer, Optional<Rest
     public Sheet apply(Sheet before) {
         return VeilingEdit.veiling(before, panels, layer, (holder, was) -> {
             Veil veil = off.map(was::switched).orElse(was);
-            Veil placed = rests.filter(r -> r != veil.rests() && Veils.first(holder, layer) == Rests.PICTURE).map(r -> placed(before, holder, veil, r))
-                    .orElse(veil);
+            Veil placed = rests.filter(r -> r != veil.rests() && Veils.first(holder, layer) == Rests.PICTURE)
+                    .map(r -> placed(before, holder, veil, r)).orElse(veil);
             return at.isPresent() ? changed(placed, before) : placed;
         });
     }

@@ -18,13 +18,11 @@ public sealed interface VeilingEdit extends Edit permits AddToVeil, CopyVeil, Mo
         return holder.glaze().isPresent() || Veils.acting(holder, layer) >= 0;
     }
 
-    /**
-     * The sheet with the veils of some elements changed; see {@link Veils#first} for such as have none yet. Refuses
-     * where there is nothing to hide.
-     */
+    /** The sheet with the veils of some elements changed; see {@link Veils#first} of new ones. Refuses where nothing can be hidden. */
     static Sheet veiling(Sheet before, Collection<String> panels, int layer, BiFunction<Holder, Veil, Veil> change) {
         List<Holder> holders = panels.isEmpty() ? List.of() : before.holders(panels);
-        BadInput.unless(holders.stream().anyMatch(holder -> veiled(holder, layer)), "panels", "Select a picture, a wash, words or a glaze first.");
+        BadInput.unless(holders.stream().anyMatch(holder -> veiled(holder, layer)), "panels",
+                "Select a picture, a wash, words or a glaze first.");
         return before.holding(panels, holder -> {
             if (!veiled(holder, layer)) return holder;
             Veil was = Veils.of(holder, layer).orElse(Veil.resting(Veils.first(holder, layer)));
