@@ -13,6 +13,7 @@ import plainlantern.geometry.Projective;
 import plainlantern.sheet.Light;
 import plainlantern.sheet.Treated;
 import plainlantern.sheet.Warp;
+import plainlantern.treating.Alpha;
 
 /**
  * Pictures drawn in perspective. Each pixel is the weighted mean of all that a round spot of the output covers in the picture, an
@@ -194,20 +195,11 @@ final class Perspective {
             sum[3] += weight * 255;
         } else if (alpha > 0) {
             float share = weight * alpha / 255;
-            sum[0] += share * values[whole(pixel & 0xFF, alpha)];
-            sum[1] += share * values[whole(pixel >> 8 & 0xFF, alpha)];
-            sum[2] += share * values[whole(pixel >> 16 & 0xFF, alpha)];
+            sum[0] += share * values[Alpha.without(pixel & 0xFF, alpha)];
+            sum[1] += share * values[Alpha.without(pixel >> 8 & 0xFF, alpha)];
+            sum[2] += share * values[Alpha.without(pixel >> 16 & 0xFF, alpha)];
             sum[3] += share * 255;
         }
-    }
-
-    /** A value that alpha was multiplied into, without. */
-    static int whole(int value, int alpha) {
-        return alpha == 255 || alpha == 0 ? value : Math.min(255, (value * 255 + alpha / 2) / alpha);
-    }
-
-    static int multiplied(int value, int alpha) {
-        return alpha == 255 ? value : (value * alpha + 127) / 255;
     }
 
     /** The mean, alpha multiplied in. */
@@ -218,16 +210,8 @@ final class Perspective {
         int out = alpha << 24;
         for (int i = 0; i < 3; i++) {
             int value = light ? Light.stored(sum[i] / whole / 255) : Math.max(0, Math.min(255, (int) (sum[i] / whole + 0.5f)));
-            out |= multiplied(value, alpha) << 8 * i;
+            out |= Alpha.times(value, alpha) << 8 * i;
         }
-        return out;
-    }
-
-    /** A pixel of which only a share is seen. */
-    static int thinned(int pixel, double cover) {
-        if (cover >= 1) return pixel;
-        int out = 0;
-        for (int shift = 0; shift < 32; shift += 8) out |= (int) ((pixel >>> shift & 0xFF) * cover + 0.5) << shift;
         return out;
     }
 
@@ -260,7 +244,7 @@ final class Perspective {
             if (cover <= 0) return 0;
             double atU = u * smaller - from.x() - 0.5;
             double atV = v * smaller - from.y() - 0.5;
-            return thinned(opaque ? opaque(atU, atV) : clear(atU, atV), cover);
+            return Alpha.thinned(opaque ? opaque(atU, atV) : clear(atU, atV), cover);
         }
 
         private void spot(Ellipse next) {

@@ -12,6 +12,7 @@ import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 import plainlantern.sheet.Light;
+import plainlantern.treating.Alpha;
 import plainlantern.treating.Curve;
 import plainlantern.treating.Patch;
 
@@ -83,7 +84,7 @@ public final class Resample {
                 int at = (from + Math.max(0, Math.min(image.getWidth() - 1, tile.x() + x - across))) * bands;
                 int alpha = bands == 3 ? 255 : data[at++] & 0xFF;
                 int pixel = (data[at + 2] & 0xFF) << 16 | (data[at + 1] & 0xFF) << 8 | data[at] & 0xFF;
-                tile.argb()[row * tile.width() + x] = alpha == 255 ? 0xFF000000 | pixel : multiplied(pixel, alpha);
+                tile.argb()[row * tile.width() + x] = Alpha.multiplied(alpha << 24 | pixel);
             }
         });
         return tile;
@@ -104,12 +105,6 @@ public final class Resample {
             }
         });
         return tile;
-    }
-
-    private static int multiplied(int pixel, int alpha) {
-        int out = alpha << 24;
-        for (int shift = 0; shift < 24; shift += 8) out |= ((pixel >> shift & 0xFF) * alpha + 127) / 255 << shift;
-        return out;
     }
 
     private static Tile straight(BufferedImage image, Affine map, Tile tile) {
@@ -203,7 +198,7 @@ public final class Resample {
         int alpha = level(sum[at + 3], 255);
         if (alpha == 0) return 0;
         int out = alpha << 24;
-        for (int i = 0; i < 3; i++) out |= (Light.stored(sum[at + i] / sum[at + 3]) * alpha + 127) / 255 << 8 * i;
+        for (int i = 0; i < 3; i++) out |= Alpha.times(Light.stored(sum[at + i] / sum[at + 3]), alpha) << 8 * i;
         return out;
     }
 

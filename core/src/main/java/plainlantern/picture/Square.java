@@ -4,6 +4,7 @@ import java.util.Arrays;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Projective;
 import plainlantern.sheet.Light;
+import plainlantern.treating.Alpha;
 
 /**
  * Paints squares of the output, one beside the other, in which a picture gets smaller by nearly the same everywhere: one ellipse serves all
@@ -181,7 +182,7 @@ final class Square {
     }
 
     private static long light(int value, int alpha) {
-        return LIGHT[Perspective.whole(value & 0xFF, alpha)] * alpha / 255;
+        return LIGHT[Alpha.without(value & 0xFF, alpha)] * alpha / 255;
     }
 
     /**
@@ -215,7 +216,7 @@ final class Square {
     private int covered(int u, int v) {
         double larger = 1 << spot.level;
         double cover = open ? spot.cover((u / (double) STEPS + 0.5 + left) * larger, (v / (double) STEPS + 0.5 + top) * larger, all) : 1;
-        return cover <= 0 ? 0 : Perspective.thinned(pixel(u, v), cover);
+        return cover <= 0 ? 0 : Alpha.thinned(pixel(u, v), cover);
     }
 
     private int pixel(int u, int v) {
@@ -280,7 +281,7 @@ final class Square {
         int level = Math.max(0, Math.min(255, (int) (alpha / BRIGHTEST * 255 + 0.5f)));
         if (level == 0) return 0;
         float one = level == 255 ? BRIGHTEST : alpha;
-        return level << 24 | Perspective.multiplied(Light.stored(red / one), level) << 16
-                | Perspective.multiplied(Light.stored(green / one), level) << 8 | Perspective.multiplied(Light.stored(blue / one), level);
+        return level << 24 | Alpha.times(Light.stored(red / one), level) << 16
+                | Alpha.times(Light.stored(green / one), level) << 8 | Alpha.times(Light.stored(blue / one), level);
     }
 }

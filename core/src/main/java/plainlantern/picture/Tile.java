@@ -8,6 +8,7 @@ import java.awt.image.WritableRaster;
 import java.util.Optional;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
+import plainlantern.treating.Alpha;
 import plainlantern.treating.Patch;
 
 /**
@@ -51,14 +52,7 @@ public record Tile(int x, int y, int width, int height, int[] argb, Optional<int
      * memory.
      */
     public BufferedImage straight() {
-        for (int i = 0; i < argb.length; i++) {
-            int alpha = argb[i] >>> 24;
-            if (alpha == 0 || alpha == 255) continue;
-            int out = alpha << 24;
-            for (int shift = 0; shift < 24; shift += 8)
-                out |= Math.min(255, ((argb[i] >> shift & 0xFF) * 255 + alpha / 2) / alpha) << shift;
-            argb[i] = out;
-        }
+        for (int i = 0; i < argb.length; i++) argb[i] = Alpha.straight(argb[i]);
         ColorModel plain = ColorModel.getRGBdefault();
         WritableRaster raster = Raster.createWritableRaster(plain.createCompatibleSampleModel(width, height),
                 new DataBufferInt(argb, argb.length), null);

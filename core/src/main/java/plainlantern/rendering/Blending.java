@@ -5,6 +5,7 @@ import java.util.Optional;
 import plainlantern.picture.Tile;
 import plainlantern.sheet.Blend;
 import plainlantern.sheet.Look;
+import plainlantern.treating.Alpha;
 import plainlantern.treating.Mixing;
 
 /**
@@ -41,18 +42,13 @@ final class Blending {
     static int over(int source, int cover, int backdrop) {
         if (cover == 0) return backdrop;
         if (cover == 255 && source >>> 24 == 255) return source;
-        int rest = 255 - times(source >>> 24, cover);
+        int rest = 255 - Alpha.times(source >>> 24, cover);
         return channel(source, backdrop, 24, cover, rest) | channel(source, backdrop, 16, cover, rest)
                 | channel(source, backdrop, 8, cover, rest) | channel(source, backdrop, 0, cover, rest);
     }
 
     private static int channel(int source, int backdrop, int shift, int cover, int rest) {
-        return Math.min(255, times(source >> shift & 0xFF, cover) + times(backdrop >> shift & 0xFF, rest)) << shift;
-    }
-
-    /** a · b / 255, rounded. */
-    static int times(int a, int b) {
-        return (a * b + 127) / 255;
+        return Math.min(255, Alpha.times(source >> shift & 0xFF, cover) + Alpha.times(backdrop >> shift & 0xFF, rest)) << shift;
     }
 
     /** {@code source}, weakened by {@code share} of 1, over {@code backdrop}. */

@@ -19,6 +19,7 @@ import plainlantern.scene.Scene.Shade;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Colour;
 import plainlantern.sheet.Look;
+import plainlantern.treating.Alpha;
 
 /** One element with its form and its finish to pixels. */
 final class ItemPainter {
@@ -158,7 +159,7 @@ final class ItemPainter {
     private static void narrow(byte[] mask, byte[] form, boolean outside) {
         for (int i = 0; i < mask.length; i++) {
             int cover = form[i] & 0xFF;
-            mask[i] = (byte) Blending.times(mask[i] & 0xFF, outside ? 255 - cover : cover);
+            mask[i] = (byte) Alpha.times(mask[i] & 0xFF, outside ? 255 - cover : cover);
         }
     }
 
@@ -168,7 +169,7 @@ final class ItemPainter {
         for (int i = 0; i < lit.length; i++) {
             int pixel = layers.argb()[i];
             int cover = (int) ((255 - (lit[i] & 0xFF)) * shade.opacity() + 0.5);
-            int onto = Blending.times(pixel >>> 24, cover);
+            int onto = Alpha.times(pixel >>> 24, cover);
             layers.argb()[i] = pixel & 0xFF000000 | Blending.over(tinted(shade.colour(), onto), 255, pixel) & 0xFFFFFF;
         }
     }
@@ -204,14 +205,12 @@ final class ItemPainter {
     private static Tile masked(Tile tile, byte[] mask) {
         if (mask == null) return tile;
         int[] out = new int[mask.length];
-        for (int i = 0; i < out.length; i++) out[i] = Blending.times(tile.argb()[i] >>> 24, mask[i] & 0xFF) << 24;
+        for (int i = 0; i < out.length; i++) out[i] = Alpha.times(tile.argb()[i] >>> 24, mask[i] & 0xFF) << 24;
         return new Tile(tile.x(), tile.y(), tile.width(), tile.height(), out);
     }
 
     /** A colour of that alpha, which is multiplied in. */
     private static int tinted(Colour colour, int alpha) {
-        int rgb = colour.rgb();
-        return alpha << 24 | Blending.times(rgb >> 16 & 0xFF, alpha) << 16 | Blending.times(rgb >> 8 & 0xFF,
-                alpha) << 8 | Blending.times(rgb & 0xFF, alpha);
+        return Alpha.multiplied(alpha << 24 | colour.rgb());
     }
 }

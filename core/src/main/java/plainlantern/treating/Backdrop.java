@@ -28,15 +28,14 @@ public final class Backdrop {
     private static int cleared(int pixel, double[] key, Cleared clear) {
         int alpha = pixel >>> 24;
         if (alpha == 0) return 0;
-        int[] own = new int[3];
-        for (int c = 0; c < 3; c++) own[c] = Math.min(255, ((pixel >> 16 - 8 * c & 0xFF) * 255 + alpha / 2) / alpha);
-        double far = Lab.distance(Lab.of(own[0] << 16 | own[1] << 8 | own[2]), key) / 100 - clear.tolerance();
+        int own = Alpha.straight(pixel) & 0xFFFFFF;
+        double far = Lab.distance(Lab.of(own), key) / 100 - clear.tolerance();
         double share = far <= 0 ? 0 : far >= clear.softness() ? 1 : far / clear.softness();
         if (share == 1) return pixel;
         if (share == 0) return 0;
         int out = (int) (alpha * share + 0.5) << 24;
         for (int c = 0; c < 3; c++) {
-            double left = (own[c] - (1 - share) * (clear.colour().rgb() >> 16 - 8 * c & 0xFF)) * alpha / 255;
+            double left = ((own >> 16 - 8 * c & 0xFF) - (1 - share) * (clear.colour().rgb() >> 16 - 8 * c & 0xFF)) * alpha / 255;
             out |= (int) Math.max(0, Math.min(alpha * share, left) + 0.5) << 16 - 8 * c;
         }
         return out;

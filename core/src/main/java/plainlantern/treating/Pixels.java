@@ -52,17 +52,12 @@ final class Pixels {
                     at += 3;
                 } else {
                     int alpha = bytes[at] & 0xFF;
-                    out[i] = alpha << 24 | times(bytes[at + 3], alpha) << 16 | times(bytes[at + 2], alpha) << 8
-                            | times(bytes[at + 1], alpha);
+                    out[i] = Alpha.multiplied(alpha << 24 | (bytes[at + 3] & 0xFF) << 16 | (bytes[at + 2] & 0xFF) << 8 | bytes[at + 1] & 0xFF);
                     at += 4;
                 }
             }
         });
         return out;
-    }
-
-    private static int times(byte value, int alpha) {
-        return ((value & 0xFF) * alpha + 127) / 255;
     }
 
     /** @param clear whether the image is to have transparency */
@@ -79,8 +74,7 @@ final class Pixels {
                 if (clear) bytes[at++] = (byte) alpha;
                 for (int shift = 0; shift < 24; shift += 8) {
                     int value = pixel >> shift & 0xFF;
-                    bytes[at++] = (byte) (!clear || alpha == 255 ? value : alpha == 0 ? 0
-                            : Math.min(255, (value * 255 + alpha / 2) / alpha));
+                    bytes[at++] = (byte) (clear ? Alpha.without(value, alpha) : value);
                 }
             }
         });

@@ -37,12 +37,7 @@ public final class Veiling {
     public static void wear(float[] left, Patch patch) {
         int[] argb = patch.argb();
         IntStream.range(0, patch.height()).parallel().forEach(y -> {
-            for (int i = y * patch.width(); i < (y + 1) * patch.width(); i++) {
-                if (left[i] == 1) continue;
-                int out = 0;
-                for (int shift = 0; shift < 32; shift += 8) out |= (int) ((argb[i] >>> shift & 0xFF) * left[i] + 0.5f) << shift;
-                argb[i] = out;
-            }
+            for (int i = y * patch.width(); i < (y + 1) * patch.width(); i++) argb[i] = Alpha.thinned(argb[i], left[i]);
         });
     }
 
@@ -128,11 +123,8 @@ public final class Veiling {
         }
 
         private static float near(int pixel, double[] key, VeilPart.Colours colours) {
-            int alpha = pixel >>> 24;
-            if (alpha == 0) return 0;
-            int own = 0;
-            for (int shift = 0; shift < 24; shift += 8) own |= Math.min(255, ((pixel >> shift & 0xFF) * 255 + alpha / 2) / alpha) << shift;
-            double far = Lab.distance(Lab.of(own), key) / 100 - colours.tolerance();
+            if (pixel >>> 24 == 0) return 0;
+            double far = Lab.distance(Lab.of(Alpha.straight(pixel) & 0xFFFFFF), key) / 100 - colours.tolerance();
             return far <= 0 ? 1 : far >= colours.softness() ? 0 : (float) (1 - far / colours.softness());
         }
 

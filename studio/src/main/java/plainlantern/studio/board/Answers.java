@@ -63,11 +63,16 @@ class Answers {
         };
     }
 
+    /** Elements of a sheet, ready to be drawn: by all processors, as there may be thousands. */
+    static List<BoardPainter> drawn(Sheet sheet, List<Element> elements) {
+        return elements.parallelStream().map(e -> BoardPainter.of(sheet, e)).toList();
+    }
+
     /** All of a page's elements as the board draws them. */
     static List<String> boards(UUID sheet, List<BoardPainter> drawn) {
         boolean many = drawn.size() > LineUpView.MANY;
         Addresses href = many ? card(sheet) : board(sheet);
-        return drawn.stream().map(p -> p.board(href)).map(svg -> many ? waiting(svg) : svg).toList();
+        return drawn.parallelStream().map(p -> p.board(href)).map(svg -> many ? waiting(svg) : svg).toList();
     }
 
     /** Its pictures wait until the page is there: see view.js. */
@@ -115,14 +120,13 @@ class Answers {
         List<String> order = sheet.elements().stream().map(Element::id).toList();
         Set<String> there = new HashSet<>(order);
         List<String> kept = selected.stream().filter(there::contains).toList();
-        List<BoardPainter> drawn = changed.stream().map(e -> BoardPainter.of(sheet, e)).toList();
+        List<BoardPainter> drawn = drawn(sheet, changed);
         LineUpView lineUp = LineUpView.of(sheet, drawn, card(opened.id()));
         String[] cards = cards(lineUp);
         Addresses board = board(opened.id());
         List<Answer.Part> parts = new ArrayList<>();
-        for (int i = 0; i < changed.size(); i++) {
-            parts.add(new Answer.Part(changed.get(i).id(), drawn.get(i).board(board), cards[i]));
-        }
+        List<String> boards = drawn.parallelStream().map(p -> p.board(board)).toList();
+        for (int i = 0; i < changed.size(); i++) parts.add(new Answer.Part(changed.get(i).id(), boards.get(i), cards[i]));
         return new Answer(opened.version(), sheet.name(), SheetSize.describe(sheet), kept(opened), opened.undo().orElse(""),
                 opened.redo().orElse(""), parts, order, kept, BoardPainter.paper(sheet, board), swatches(sheet),
                 lineUp.count(), lineUp.states(), bench(BenchView.of(opened.id(), sheet, looking, kept, sameShelf)),

@@ -90,7 +90,7 @@ public class BoardController {
         model.addAttribute("around", series.around(id).orElse(null));
         model.addAttribute("size", SheetSize.describe(sheet));
         model.addAttribute("kept", Answers.kept(opened));
-        List<BoardPainter> drawn = sheet.elements().stream().map(e -> BoardPainter.of(sheet, e)).toList();
+        List<BoardPainter> drawn = Answers.drawn(sheet, sheet.elements());
         model.addAttribute("panels", Answers.boards(id, drawn));
         model.addAttribute("lineup", LineUpView.of(sheet, drawn, Answers.card(id)));
         model.addAttribute("vistas", SheetJson.MAPPER.writeValueAsString(Answers.vistas(sheet)));
