@@ -37,15 +37,15 @@ public final class Masks {
         return grey;
     }
 
-    /** Pixels along the longer side of the mask of a wash or of words, of which a pixel is told, mm. */
-    static int side(Mask mask, double pixel) {
+    /** Pixels across and down of the mask of a wash or of words, of which one is so many mm. */
+    static int[] size(Mask mask, double pixel) {
         double whole = mask.width() * mask.height() / (pixel * pixel);
         double each = pixel * Math.max(1, Math.sqrt(whole / MOST));
-        return (int) Math.max(1, Math.ceil(Math.max(mask.width(), mask.height()) / each));
+        return new int[] {(int) Math.max(1, Math.round(mask.width() / each)), (int) Math.max(1, Math.round(mask.height() / each))};
     }
 
     /** From the box that a mask is told for to pixels that it is painted with. */
-    private static Affine map(Mask mask, int width, int height) {
+    static Affine map(Mask mask, int width, int height) {
         return Affine.scale(width / mask.width(), height / mask.height());
     }
 

@@ -79,10 +79,8 @@ final class PdfImages {
 
     /** What the veil of a wash or of words leaves of it. */
     PDImageXObject mask(Scene.Layer layer) throws IOException {
-        BufferedImage left = placed.left(layer);
-        byte[] levels = new byte[left.getWidth() * left.getHeight()];
-        for (int i = 0; i < levels.length; i++) levels[i] = (byte) left.getRGB(i % left.getWidth(), i / left.getWidth());
-        return grey(left.getWidth(), left.getHeight(), out -> out.write(levels));
+        int[] size = placed.size(layer.mask().orElseThrow());
+        return grey(size[0], size[1], out -> placed.left(layer, size, out));
     }
 
     /** Where that image lies among the picture's own pixels. */

@@ -179,9 +179,20 @@ final class Placed {
         Masks.write(layer, map, whole ? new Box(0, 0, width, height) : part(needed), pictures, to);
     }
 
-    /** What the veil of a wash or of words leaves of it, grey, with as many pixels as are wanted. */
+    /** How many pixels the mask of a wash or of words gets. */
+    int[] size(Scene.Mask mask) {
+        return Masks.size(mask, Unit.MM_PER_INCH / ppi);
+    }
+
+    /** What the veil of a wash or of words leaves of it, grey. */
     BufferedImage left(Scene.Layer layer) {
-        return Masks.of(layer, Masks.side(layer.mask().orElseThrow(), Unit.MM_PER_INCH / ppi), pictures);
+        int[] size = size(layer.mask().orElseThrow());
+        return Masks.of(layer, Math.max(size[0], size[1]), pictures);
+    }
+
+    /** Writes the same, with so many pixels, as {@link Masks#write}. */
+    void left(Scene.Layer layer, int[] size, OutputStream to) throws IOException {
+        Masks.write(layer, Masks.map(layer.mask().orElseThrow(), size[0], size[1]), new Box(0, 0, size[0], size[1]), pictures, to);
     }
 
     /** Of its pixels, as many as are wanted, those in the middle of a file: at most so many along each side. */

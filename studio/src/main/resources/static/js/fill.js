@@ -12,6 +12,7 @@ import { copyContent, pasteContent } from "./copies.js";
 import { onBench } from "./bench-parts.js";
 
 const bench = document.getElementById("bench");
+const well = document.getElementById("well");
 const note = document.getElementById("drop-note");
 const hand = document.getElementById("loaded");
 /** So many of the waiting pictures are shown. */
@@ -48,7 +49,11 @@ export function press(event) {
   };
 }
 
-const panelAt = (event) => document.elementFromPoint(event.clientX, event.clientY)?.closest?.(".panel")?.dataset.id;
+/** The panel there; while a picture is dragged the well lies over all of them. */
+function panelAt(event) {
+  const [top, next] = document.elementsFromPoint(event.clientX, event.clientY);
+  return (carried && top === well ? next : top)?.closest?.(".panel")?.dataset.id;
+}
 
 const targets = (chosen) => extra(...chosen.map((id) => svg("path",
     { class: "target", d: form(id), "vector-effect": "non-scaling-stroke" })));
@@ -172,7 +177,6 @@ function showHand() {
 
 hand.querySelector("button").addEventListener("click", unload);
 
-const well = document.getElementById("well");
 well.addEventListener("pointermove", (event) => loaded.length && look.at(event.target.closest?.(".panel")?.dataset.id || null, loaded[0]));
 well.addEventListener("pointerleave", () => loaded.length && look.at(null));
 watch((what) => what === "stage" && unload());
@@ -205,15 +209,24 @@ bench.addEventListener("dragstart", (event) => {
   const picture = event.target.closest(".shelf-picture");
   if (!picture) return;
   carried = picture.dataset.picture;
+  // A drop goes to what the pointer was over last. A panel may be drawn anew just then, by its preview; the well is always there.
+  well.classList.add("carrying");
   event.dataTransfer.effectAllowed = "copy";
   event.dataTransfer.setData("text/plain", picture.title);
   event.dataTransfer.setDragImage(picture.querySelector("img"), 40, 34);
 });
-bench.addEventListener("dragend", () => {
+
+/** The dragged picture is let go, wherever that was. */
+function letDown() {
+  if (!carried) return;
   carried = null;
   look.off();
   target(null);
-});
+  well.classList.remove("carrying");
+}
+bench.addEventListener("dragend", letDown);
+// Where the card that was dragged is gone, nothing tells of the end. A pointer that moves drags nothing.
+window.addEventListener("pointermove", letDown, true);
 
 /** Whether a drop would be on the sheet itself: a picture let go there gets a panel of its own. */
 const free = (event) => Boolean(document.elementFromPoint(event.clientX, event.clientY)?.closest("#well"))
@@ -260,9 +273,11 @@ window.addEventListener("drop", async (event) => {
     else if (id) edit(filling(into, picture));
     else if (onSheet) edit(framing(picture, at));
   };
-  if (carried) {
+  const picture = carried;
+  if (picture) {
     look.off(false);
-    put(carried);
+    letDown();
+    put(picture);
   } else {
     const all = await dropped(event.dataTransfer);
     all.filter(isDrawing).forEach(bringDrawing);
