@@ -52,7 +52,8 @@ final class Pixels {
                     at += 3;
                 } else {
                     int alpha = bytes[at] & 0xFF;
-                    out[i] = Alpha.multiplied(alpha << 24 | (bytes[at + 3] & 0xFF) << 16 | (bytes[at + 2] & 0xFF) << 8 | bytes[at + 1] & 0xFF);
+                    out[i] = Alpha.multiplied(alpha << 24 | (bytes[at + 3] & 0xFF) << 16 | (bytes[at + 2] & 0xFF) << 8
+                            | bytes[at + 1] & 0xFF);
                     at += 4;
                 }
             }

@@ -24,7 +24,8 @@ import tools.jackson.databind.JsonNode;
 class NodesTest extends StudioTest {
     private static final List<String> SMALL = List.of("-Xmx512m", "-XX:TieredStopAtLevel=1");
     /** What starts faster: parts that no request asked for are made later, and the schema is known to be the present one. */
-    private static final Map<String, String> SOON = Map.of("SPRING_MAIN_LAZYINITIALIZATION", "true", "SPRING_FLYWAY_ENABLED", "false");
+    private static final Map<String, String> SOON = Map.of("SPRING_MAIN_LAZYINITIALIZATION", "true", "SPRING_FLYWAY_ENABLED", "false",
+            "LANTERN_PASSWORD_STRENGTH", "4");
 
     private UUID sheet(Visitor visitor, String name) throws Exception {
         member = accounts.find(visitor.signUp(name, "reeds and water")).orElseThrow();
