@@ -24,7 +24,7 @@ public record Tile(int x, int y, int width, int height, int[] argb, Optional<int
     }
 
     /** As what is to be treated, in place. */
-    Patch patch(Affine toPicture) {
+    public Patch patch(Affine toPicture) {
         return new Patch(argb, finer, width, height, toPicture);
     }
 

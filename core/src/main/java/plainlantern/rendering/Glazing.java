@@ -212,7 +212,7 @@ public final class Glazing implements PictureSource {
                 ? bent(bending, toPixels.inverse(), box, part -> moved(below, part, by))
                 : bent(bending, toPixels.inverse().after(Affine.move(by[0], by[1])).after(Affine.scale(1 / share, 1 / share)), box,
                         part -> below.smaller(share, part)));
-        Treating.treat(what, new Patch(tile.argb(), tile.width(), tile.height(), toPicture.after(Affine.move(tile.x(), tile.y()))), whole);
+        Treating.treat(what, tile.patch(toPicture.after(Affine.move(tile.x(), tile.y()))), whole);
         return reach == 0 ? tile : tile.part(wanted);
     }
 
@@ -266,7 +266,7 @@ public final class Glazing implements PictureSource {
                 Treated before = new Treated(what.picture(), Optional.empty(), List.of(), Optional.empty(), what.through());
                 Tile tile = seen(before, layer.width(), layer.height(), map, toPixels, new Box(0, 0, size[0], size[1]),
                         painting(beneath, toPixels, pictures), this);
-                return new Patch(tile.argb(), tile.width(), tile.height(), Affine.scale(1.0 / size[0], 1.0 / size[1]));
+                return tile.patch(Affine.scale(1.0 / size[0], 1.0 / size[1]));
             }
 
             @Override

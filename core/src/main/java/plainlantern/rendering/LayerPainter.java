@@ -101,8 +101,7 @@ final class LayerPainter implements Scene.Brush<RuntimeException> {
     /** Hides of what was painted of a layer what its veil hides. */
     private static Tile worn(Scene.Layer layer, Affine toPixels, Tile tile) {
         layer.mask().ifPresent(mask -> {
-            Affine toShares = toPixels.after(mask.toSheet()).inverse().after(Affine.move(tile.x(), tile.y()));
-            Patch patch = new Patch(tile.argb(), tile.width(), tile.height(), toShares);
+            Patch patch = tile.patch(toPixels.after(mask.toSheet()).inverse().after(Affine.move(tile.x(), tile.y())));
             Veiling.wear(Veiling.left(mask.veil(), patch), patch);
         });
         return tile;

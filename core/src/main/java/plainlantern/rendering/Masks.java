@@ -11,7 +11,6 @@ import plainlantern.picture.Tile;
 import plainlantern.scene.Scene.Mask;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Veiled;
-import plainlantern.treating.Patch;
 import plainlantern.treating.Veiling;
 
 /** What veils leave of layers, as masks: a stroke changes only these, whatever lies beneath them. */
@@ -67,7 +66,7 @@ public final class Masks {
         Tile tile = layer.picture().filter(picture -> veil.looks()).map(picture -> pictures.onto(picture.treated().toneless().unveiled(),
                 picture.width(), picture.height(), map, part)).orElseGet(() -> Tile.over(part));
         Affine toShares = Affine.scale(1 / mask.width(), 1 / mask.height()).after(map.inverse()).after(Affine.move(tile.x(), tile.y()));
-        float[] left = Veiling.left(veil, new Patch(tile.argb(), tile.width(), tile.height(), toShares));
+        float[] left = Veiling.left(veil, tile.patch(toShares));
         byte[] levels = new byte[left.length];
         for (int i = 0; i < levels.length; i++) levels[i] = (byte) (left[i] * 255 + 0.5f);
         return levels;
