@@ -39,20 +39,12 @@ final class Perspective {
     private final Box all;
     /** Whether what lies beyond the picture is clear. */
     private final boolean open;
-    private final boolean opaque;
 
     private Perspective(Tile source, Projective map, Box all, boolean open, Box wanted) {
         levels = smaller(source, map, wanted);
-        opaque = IntStream.range(0, source.height()).parallel().allMatch(row -> opaque(source, row));
         this.map = map;
         this.all = all;
         this.open = open;
-    }
-
-    private static boolean opaque(Tile tile, int row) {
-        int all = -1;
-        for (int i = row * tile.width(); i < (row + 1) * tile.width(); i++) all &= tile.argb()[i];
-        return all >>> 24 == 255;
     }
 
     /** @param toBox from the output's pixels to shares of the box that the picture is drawn into */
@@ -244,7 +236,8 @@ final class Perspective {
             if (cover <= 0) return 0;
             double atU = u * smaller - from.x() - 0.5;
             double atV = v * smaller - from.y() - 0.5;
-            return Alpha.thinned(opaque ? opaque(atU, atV) : clear(atU, atV), cover);
+            int pixel = opaque(atU, atV);
+            return Alpha.thinned(pixel == 0 ? clear(atU, atV) : pixel, cover);
         }
 
         private void spot(Ellipse next) {
@@ -254,6 +247,7 @@ final class Perspective {
             high = (float) Math.min(spot.reachDown(), FAR);
         }
 
+        /** The mean of what is opaque; 0 where not all of it is. */
         private int opaque(double u, double v) {
             int[] argb = from.argb();
             float[] values = spot.light ? LIGHT : STORED;
@@ -266,6 +260,7 @@ final class Perspective {
             float green = 0;
             float red = 0;
             float weight = 0;
+            int covered = -1;
             int middleX = (int) Math.floor(u);
             int middleY = (int) Math.floor(v);
             float restU = (float) (u - middleX);
@@ -290,6 +285,7 @@ final class Perspective {
                         float share = Ellipse.weight(at);
                         int pixel = argb[x];
                         weight += share;
+                        covered &= pixel;
                         blue += share * values[pixel & 0xFF];
                         green += share * values[pixel >> 8 & 0xFF];
                         red += share * values[pixel >> 16 & 0xFF];
@@ -301,6 +297,7 @@ final class Perspective {
                         float share = Ellipse.weight(at);
                         int pixel = argb[row + Math.max(0, Math.min(lastX, x))];
                         weight += share;
+                        covered &= pixel;
                         blue += share * values[pixel & 0xFF];
                         green += share * values[pixel >> 8 & 0xFF];
                         red += share * values[pixel >> 16 & 0xFF];
@@ -309,6 +306,7 @@ final class Perspective {
                     }
                 }
             }
+            if (covered >>> 24 < 255) return 0;
             if (weight <= 0) return nearest(argb, u, v, lastX, lastY);
             if (spot.light) return 0xFF000000 | Light.stored(red / weight / 255) << 16 | Light.stored(green / weight / 255) << 8
                     | Light.stored(blue / weight / 255);

@@ -78,16 +78,27 @@ public final class Resample {
         if (Srgb.deep(image)) return movedDeep(image, across, down, tile);
         byte[] data = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
         int bands = image.getRaster().getNumBands();
+        int last = image.getWidth() - 1;
+        int left = Math.max(0, Math.min(tile.width(), across - tile.x()));
+        int right = Math.max(left, Math.min(tile.width(), across + last + 1 - tile.x()));
         IntStream.range(0, tile.height()).parallel().forEach(row -> {
-            int from = Math.max(0, Math.min(image.getHeight() - 1, tile.y() + row - down)) * image.getWidth();
-            for (int x = 0; x < tile.width(); x++) {
-                int at = (from + Math.max(0, Math.min(image.getWidth() - 1, tile.x() + x - across))) * bands;
-                int alpha = bands == 3 ? 255 : data[at++] & 0xFF;
-                int pixel = (data[at + 2] & 0xFF) << 16 | (data[at + 1] & 0xFF) << 8 | data[at] & 0xFF;
-                tile.argb()[row * tile.width() + x] = Alpha.multiplied(alpha << 24 | pixel);
-            }
+            int from = Math.max(0, Math.min(image.getHeight() - 1, tile.y() + row - down)) * (last + 1);
+            int to = row * tile.width();
+            if (right > left) copy(data, (from + tile.x() + left - across) * bands, bands, tile.argb(), to + left, to + right);
+            for (int x = 0; x < left; x++) copy(data, from * bands, bands, tile.argb(), to + x, to + x + 1);
+            for (int x = right; x < tile.width(); x++) copy(data, (from + last) * bands, bands, tile.argb(), to + x, to + x + 1);
         });
         return tile;
+    }
+
+    private static void copy(byte[] data, int at, int bands, int[] argb, int from, int to) {
+        if (bands == 3) {
+            for (int i = from; i < to; i++, at += 3)
+                argb[i] = 0xFF000000 | (data[at + 2] & 0xFF) << 16 | (data[at + 1] & 0xFF) << 8 | data[at] & 0xFF;
+        } else {
+            for (int i = from; i < to; i++, at += 4)
+                argb[i] = Alpha.multiplied(data[at] << 24 | (data[at + 3] & 0xFF) << 16 | (data[at + 2] & 0xFF) << 8 | data[at + 1] & 0xFF);
+        }
     }
 
     private static Tile movedDeep(BufferedImage image, int across, int down, Tile tile) {

@@ -46,12 +46,19 @@ class ResampleTest {
         }
     }
 
+    /** Moved by whole pixels they stay what they are; beyond an edge, wherever, it goes on. */
     @Test
     void pixelForPixelNothingChanges() {
-        BufferedImage image = Painted.scene(50, 40, BufferedImage.TYPE_3BYTE_BGR);
-        Tile tile = Resample.onto(image, Affine.move(7, 3), new Box(10, 8, 20, 10));
-        assertThat(tile.argb()[0]).isEqualTo(image.getRGB(3, 5));
-        assertThat(tile.argb()[20 * 9 + 19]).isEqualTo(image.getRGB(22, 14));
+        for (int type : new int[] {BufferedImage.TYPE_3BYTE_BGR, BufferedImage.TYPE_4BYTE_ABGR}) {
+            BufferedImage image = Painted.scene(50, 40, type);
+            for (int x : new int[] {-80, -13, 10, 40, 90}) {
+                Tile tile = Resample.onto(image, Affine.move(7, 3), new Box(x, 30, 30, 20));
+                for (int i = 0; i < tile.argb().length; i++) {
+                    int fromX = Math.max(0, Math.min(49, x + i % 30 - 7));
+                    assertThat(tile.argb()[i]).as("%d, %d", x, i).isEqualTo(image.getRGB(fromX, Math.min(39, 30 + i / 30 - 3)));
+                }
+            }
+        }
     }
 
     /** Quarter turns and mirrors only move pixels about. */
