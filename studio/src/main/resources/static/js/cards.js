@@ -1,5 +1,5 @@
 // Drawing the line-up's cards as the server made them.
-import { sheet, group, panel, load } from "./sheet.js";
+import { sheet, group, panel, load, ids } from "./sheet.js";
 
 const cards = document.getElementById("cards");
 const chip = document.getElementById("paper-chip");
@@ -9,7 +9,7 @@ export const card = (id) => cards.querySelector(`[data-id="${id}"]`);
 
 /** Takes over the changed cards and the order of an answer; {@code painted} comes to its end when the board has its pictures. */
 export function drawCards(answer, painted) {
-  const known = new Map(all().map((node) => [node.dataset.id, node]));
+  const known = here();
   const holder = document.createElement("template");
   for (const part of answer.changed) {
     holder.innerHTML = part.card;
@@ -19,13 +19,31 @@ export function drawCards(answer, painted) {
     else cards.append(next);
     known.set(part.id, next);
   }
-  const order = new Set(answer.order);
-  for (const [id, node] of known) if (!order.has(id)) node.remove();
-  if (all().some((node, i) => node.dataset.id !== answer.order[i])) cards.append(...answer.order.map((id) => known.get(id)));
-  unroll();
+  arrange(known, answer.order);
   document.getElementById("count").textContent = answer.count;
   document.getElementById("states").textContent = answer.states;
   paper(answer.paper);
+}
+
+/** Takes over the cards that the page began without; those that an answer brought in the meantime are newer. */
+export function addCards(html) {
+  const known = here();
+  const holder = document.createElement("template");
+  holder.innerHTML = html;
+  for (const node of holder.content.querySelectorAll(".card-panel")) if (!known.has(node.dataset.id)) known.set(node.dataset.id, node);
+  arrange(known, ids());
+}
+
+const here = () => new Map(all().map((node) => [node.dataset.id, node]));
+
+/** Has cards, nodes by id, stand in that order of ids; some may still be on their way. */
+function arrange(known, order) {
+  const there = new Set(order);
+  for (const [id, node] of known) if (!there.has(id)) node.remove();
+  const wanted = order.filter((id) => known.has(id)).map((id) => known.get(id));
+  const now = all();
+  if (wanted.length !== now.length || wanted.some((node, i) => node !== now[i])) cards.append(...wanted);
+  unroll();
 }
 
 const glazed = (node) => node?.querySelector('image[href*="/glazes/"]');

@@ -1,10 +1,23 @@
 // The line-up: cards from back to front. A click selects, a drag changes the depth.
 import { sheet, select, ids, watch } from "./sheet.js";
-import { edit } from "./server.js";
-import { card } from "./cards.js";
+import { edit, ask } from "./server.js";
+import { addCards, card } from "./cards.js";
 
 const cards = document.getElementById("cards");
+/** Until cards that did not come are asked for again, in milliseconds. */
+const AGAIN = 2_000;
 let dragged = null;
+
+/** A page of very many elements begins with some of their cards; the others come when it is there. */
+async function rest() {
+  try {
+    addCards(await ask(`/sheets/${sheet.id}/cards`));
+    mark();
+  } catch (problem) {
+    if (problem.lost) setTimeout(rest, AGAIN);
+  }
+}
+if (cards.dataset.more) window.addEventListener("load", rest);
 
 function mark() {
   const chosen = new Set(sheet.selected);

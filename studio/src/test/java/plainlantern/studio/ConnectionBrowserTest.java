@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.APIResponse;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.WaitForSelectorState;
@@ -142,6 +143,34 @@ class ConnectionBrowserTest extends Browsed {
         page.waitForSelector("#busy", new Page.WaitForSelectorOptions().setState(WaitForSelectorState.HIDDEN));
         page.waitForFunction(still);
         undoSays("Move: Panel 1");
+    }
+
+    /** A line-up of very many begins with some of its cards; the others come, though the first answer is lost, in their order. */
+    @Test
+    void aLongLineUpComesInTwoParts() {
+        newSheet("1200", "800", "mm", "100");
+        grid(20, 20);
+        Locator cards = page.locator("#cards .card-panel");
+        List<Route> asked = new ArrayList<>();
+        page.route("**/cards", asked::add);
+        page.reload();
+        page.waitForCondition(() -> asked.size() == 1);
+        assertThat(cards).hasCount(300);
+        page.locator("#well").focus();
+        page.keyboard().press("Control+a");
+        page.keyboard().press("ArrowRight");
+        undoSays("Move: 400 panels");
+        assertThat(cards).hasCount(400);
+        asked.get(0).resume();
+        page.reload();
+        page.waitForCondition(() -> asked.size() == 2);
+        asked.get(1).abort();
+        page.waitForCondition(() -> asked.size() == 3);
+        asked.get(2).resume();
+        assertThat(cards).hasCount(400);
+        assertThat(cards.nth(300)).hasAttribute("title", "Panel 301, empty");
+        assertThat(cards.last()).hasAttribute("data-id", "p400");
+        complaints.removeIf(c -> c.contains("net::"));
     }
 
     /** However many panels are selected, the bench, a drag and an edit know all of them. */

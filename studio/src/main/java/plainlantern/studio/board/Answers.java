@@ -170,6 +170,13 @@ class Answers {
         return templates.process("board/pattern", Set.of("form"), new Context(Locale.ROOT, Map.of("form", form)));
     }
 
+    /** The cards that the page begins without. */
+    String rest(Opened opened) {
+        List<Element> all = opened.sheet().elements();
+        List<BoardPainter> rest = drawn(opened.sheet(), all.subList(Math.min(LineUpView.MANY, all.size()), all.size()));
+        return String.join("", cards(LineUpView.of(opened.sheet(), rest, card(opened.id()))));
+    }
+
     /** All cards in one go of the template, which costs far less than one by one. */
     private String[] cards(LineUpView lineUp) {
         return templates.process("board/card", Set.of("cards"), new Context(Locale.ROOT, Map.of("lineup", lineUp))).split("<hr>");

@@ -103,6 +103,13 @@ public class BoardController {
         return "board/workbench";
     }
 
+    /** What the line-up of very many elements begins without. */
+    @GetMapping(path = "/cards", produces = MediaType.TEXT_HTML_VALUE)
+    @ResponseBody
+    String cards(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+        return answers.rest(sheets.open(id, member.id()));
+    }
+
     @PostMapping(path = "/bench", produces = MediaType.TEXT_HTML_VALUE)
     @ResponseBody
     String bench(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam String stage,

@@ -19,11 +19,16 @@ public record LineUpView(String count, String states, List<Card> cards) {
      */
     public record Card(String id, String name, String state, String kind, boolean takes, boolean locked, boolean hidden, String drawing) {}
 
-    /** More cards than so many are drawn by the page, as they come into sight. */
+    /** More cards than so many are drawn by the page, as they come into sight; it begins with so many and gets the others once it is there. */
     static final int MANY = 300;
 
     public boolean many() {
         return cards.size() > MANY;
+    }
+
+    /** Those that the page begins with. */
+    public List<Card> first() {
+        return cards.subList(0, Math.min(MANY, cards.size()));
     }
 
     /** @param shown those whose cards are drawn */
