@@ -172,9 +172,7 @@ class Answers {
 
     /** The cards that the page begins without. */
     String rest(Opened opened) {
-        List<Element> all = opened.sheet().elements();
-        List<BoardPainter> rest = drawn(opened.sheet(), all.subList(Math.min(LineUpView.MANY, all.size()), all.size()));
-        return String.join("", cards(LineUpView.of(opened.sheet(), rest, card(opened.id()))));
+        return String.join("", cards(LineUpView.rest(drawn(opened.sheet(), opened.sheet().elements()))));
     }
 
     /** All cards in one go of the template, which costs far less than one by one. */

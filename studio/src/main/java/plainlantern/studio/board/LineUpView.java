@@ -34,7 +34,16 @@ public record LineUpView(String count, String states, List<Card> cards) {
     /** @param shown those whose cards are drawn */
     static LineUpView of(Sheet sheet, List<BoardPainter> shown, Addresses href) {
         return new LineUpView(Element.counted(sheet.elements()), states(sheet, shown),
-                shown.stream().map(drawn -> card(drawn, shown.size() > MANY ? Optional.empty() : Optional.of(href))).toList());
+                cards(shown, shown.size() > MANY ? Optional.empty() : Optional.of(href)));
+    }
+
+    /** The cards that a page begins without: it draws them itself. */
+    static LineUpView rest(List<BoardPainter> all) {
+        return new LineUpView("", "", cards(all.subList(Math.min(MANY, all.size()), all.size()), Optional.empty()));
+    }
+
+    private static List<Card> cards(List<BoardPainter> shown, Optional<Addresses> href) {
+        return shown.stream().map(drawn -> card(drawn, href)).toList();
     }
 
     private static Card card(BoardPainter drawn, Optional<Addresses> href) {
