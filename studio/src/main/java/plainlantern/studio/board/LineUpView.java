@@ -19,7 +19,7 @@ public record LineUpView(String count, String states, List<Card> cards) {
      */
     public record Card(String id, String name, String state, String kind, boolean takes, boolean locked, boolean hidden, String drawing) {}
 
-    /** More cards than so many are drawn by the page, as they come into sight; it begins with so many and gets the others once it is there. */
+    /** More cards than so many are drawn by the page, as they come into sight; it begins with so many and gets the others later. */
     static final int MANY = 300;
 
     public boolean many() {
