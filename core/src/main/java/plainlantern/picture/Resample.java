@@ -78,15 +78,15 @@ public final class Resample {
         if (Srgb.deep(image)) return movedDeep(image, across, down, tile);
         byte[] data = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
         int bands = image.getRaster().getNumBands();
-        int last = image.getWidth() - 1;
+        int width = image.getWidth();
         int left = Math.max(0, Math.min(tile.width(), across - tile.x()));
-        int right = Math.max(left, Math.min(tile.width(), across + last + 1 - tile.x()));
+        int right = Math.max(left, Math.min(tile.width(), across + width - tile.x()));
         IntStream.range(0, tile.height()).parallel().forEach(row -> {
-            int from = Math.max(0, Math.min(image.getHeight() - 1, tile.y() + row - down)) * (last + 1);
+            int from = Math.max(0, Math.min(image.getHeight() - 1, tile.y() + row - down)) * width;
             int to = row * tile.width();
             if (right > left) copy(data, (from + tile.x() + left - across) * bands, bands, tile.argb(), to + left, to + right);
             for (int x = 0; x < left; x++) copy(data, from * bands, bands, tile.argb(), to + x, to + x + 1);
-            for (int x = right; x < tile.width(); x++) copy(data, (from + last) * bands, bands, tile.argb(), to + x, to + x + 1);
+            for (int x = right; x < tile.width(); x++) copy(data, (from + width - 1) * bands, bands, tile.argb(), to + x, to + x + 1);
         });
         return tile;
     }

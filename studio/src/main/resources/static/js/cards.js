@@ -15,8 +15,7 @@ export function drawCards(answer, painted) {
     holder.innerHTML = part.card;
     const next = holder.content.firstElementChild;
     after(painted, glazed(next), glazed(known.get(part.id)));
-    if (known.has(part.id)) known.get(part.id).replaceWith(next);
-    else cards.append(next);
+    known.get(part.id)?.replaceWith(next);
     known.set(part.id, next);
   }
   arrange(known, answer.order);

@@ -1,23 +1,22 @@
 // The line-up: cards from back to front. A click selects, a drag changes the depth.
 import { sheet, select, ids, watch } from "./sheet.js";
-import { edit, ask } from "./server.js";
+import { edit, ask, sure } from "./server.js";
 import { addCards, card } from "./cards.js";
+import { say } from "./notes.js";
 
 const cards = document.getElementById("cards");
-/** Until cards that did not come are asked for again, in milliseconds. */
-const AGAIN = 2_000;
 let dragged = null;
 
 /** A page of very many elements begins with some of their cards; the others come when it is there. */
 async function rest() {
   try {
-    addCards(await ask(`/sheets/${sheet.id}/cards`));
+    addCards(await sure(() => ask(`/sheets/${sheet.id}/cards`)));
     mark();
   } catch (problem) {
-    if (problem.lost) setTimeout(rest, AGAIN);
+    say(problem.message, { fault: true });
   }
 }
-if (cards.dataset.more) window.addEventListener("load", rest);
+if (cards.querySelectorAll(".card-panel").length < ids().length) window.addEventListener("load", rest);
 
 function mark() {
   const chosen = new Set(sheet.selected);

@@ -58,11 +58,11 @@ function name() {
   return [...bytes].map((b, i) => ([4, 6, 8, 10].includes(i) ? "-" : "") + b.toString(16).padStart(2, "0")).join("");
 }
 
-/** Sends until it is answered: while the connection is away the edit waits, and those behind it. */
-async function sure(path, body) {
+/** Asks until it is answered: while the connection is away an edit waits, and those behind it. */
+export async function sure(asking) {
   for (let failed = 0; ;) {
     try {
-      const answer = await post(path, body);
+      const answer = await asking();
       back();
       return answer;
     } catch (problem) {
@@ -103,14 +103,20 @@ export function change(path, body, at) {
 
 window.addEventListener("beforeunload", (event) => pending && event.preventDefault());
 
+/** The same each time it is sent. */
+function sending(path, body) {
+  const all = { ...body, ...around() };
+  return () => post(address(path), all);
+}
+
 /** Sends a change; where it would lose something the person is asked, and only a yes sends it again. */
 async function agreed(path, body) {
   try {
-    return await sure(address(path), { ...body, ...around() });
+    return await sure(sending(path, body));
   } catch (problem) {
     if (problem.status !== 428) throw problem;
     if (!await choose(problem.message, [["yes", "Go on"]])) throw { kept: true };
-    return sure(address(path), { ...body, agreed: true, ...around() });
+    return sure(sending(path, { ...body, agreed: true }));
   }
 }
 
