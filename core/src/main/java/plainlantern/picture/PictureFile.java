@@ -34,7 +34,7 @@ public record PictureFile(FileKind kind, int width, int height, Orientation orie
 
     /** Whether it can be decoded to a half, a quarter or an eighth from the start. */
     public boolean shrinks() {
-        return kind == FileKind.JPEG && stored.bytes <= RGB && FastJpeg.available();
+        return kind == FileKind.JPEG && stored.bytes <= RGB && FastJpeg.available() || kind == FileKind.WEBP && FastWebp.available();
     }
 
     /** Whether it can be read in bands of rows, each made smaller as soon as it is there. */
@@ -50,7 +50,7 @@ public record PictureFile(FileKind kind, int width, int height, Orientation orie
         long turned = orientation == Orientation.TOP_LEFT ? 0 : OURS;
         if (banded() && shrink > 1) return pixels(shrink) * (OURS + turned) * (stored.deep ? 2 : 1)
                 + (long) stored.band() * Math.max(width, height) * (stored.bytes + 2 * OURS);
-        return pixels(shrinks() ? shrink : 1) * (srgb && (shrinks() || plain()) ? RGB + turned : stored.bytes + OURS + turned);
+        return pixels(shrinks() ? shrink : 1) * (srgb && (shrinks() || plain()) ? Math.max(RGB, stored.bytes) + turned : stored.bytes + OURS + turned);
     }
 
     /** Whether it is decoded into our own form at once. */

@@ -96,9 +96,12 @@ public final class PictureReader {
      */
     public static BufferedImage decode(String fileName, byte[] bytes, PictureFile file, double shrink) {
         if (file.shrinks()) {
-            Optional<BufferedImage> fast = FastJpeg.decode(bytes, shrink >= 8 ? 8 : shrink >= 4 ? 4 : shrink >= 2 ? 2 : 1);
+            int by = whole(shrink);
+            boolean jpeg = file.kind() == FileKind.JPEG;
+            Optional<BufferedImage> fast = jpeg ? FastJpeg.decode(bytes, by) : FastWebp.decode(bytes, by);
             if (fast.isPresent()) {
-                Optional<ICC_Profile> told = file.srgb() ? Optional.empty() : JpegColours.profile(bytes, file.stored().bytes());
+                Optional<ICC_Profile> told = file.srgb() ? Optional.empty()
+                        : jpeg ? JpegColours.profile(bytes, file.stored().bytes()) : WebpColours.profile(bytes);
                 return file.orientation().upright(Srgb.bytes(fast.get(), told));
             }
         }
@@ -116,11 +119,15 @@ public final class PictureReader {
     private static BufferedImage read(String fileName, byte[] bytes, PictureFile file, double shrink,
             BiFunction<BufferedImage, Optional<ICC_Profile>, BufferedImage> ours) {
         Optional<ICC_Profile> told = told(bytes, file);
-        int by = Integer.highestOneBit((int) Math.min(8, shrink));
+        int by = whole(shrink);
         BufferedImage image = file.banded() && by > 1
                 ? reading(fileName, bytes, file, reader -> Bands.read(reader, file, by, band -> ours.apply(band, told)))
                 : ours.apply(stored(fileName, bytes, file), told);
         return file.orientation().upright(image);
+    }
+
+    private static int whole(double shrink) {
+        return Integer.highestOneBit((int) Math.min(8, shrink));
     }
 
     private static Optional<ICC_Profile> told(byte[] bytes, PictureFile file) {
@@ -238,6 +245,7 @@ public final class PictureReader {
         return switch (kind) {
             case JPEG -> components <= 3 && JpegColours.profile(bytes, components).isEmpty();
             case PNG -> PngColours.profile(bytes).isEmpty();
+            case WEBP -> WebpColours.profile(bytes).isEmpty();
             default -> false;
         };
     }

@@ -21,7 +21,7 @@ import plainlantern.asking.BadInput;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 
-/** The fast JPEG decoder, the pictures of a rendering, and previews. */
+/** The fast decoders of JPEG and WebP, the pictures of a rendering, and previews. */
 class DecodingTest {
     private static final BufferedImage PAINTED = Painted.scene(801, 535, BufferedImage.TYPE_3BYTE_BGR);
     private static final byte[] JPEG = Encoder.jpeg(PAINTED, 0.92f, 300);
@@ -36,6 +36,39 @@ class DecodingTest {
         assertThat(half.getWidth()).isEqualTo(401);
         assertThat(half.getHeight()).isEqualTo(268);
         assertThat(Painted.difference(half, Resample.toSize(general, 401, 268))).isLessThan(4);
+    }
+
+    /** libwebp as libvips asks it, pixel by pixel; the general reader is within what filtering of colours leaves open. */
+    @Test
+    void aWebpIsWhatLibvipsReads(@TempDir File folder) throws Exception {
+        assertThat(FastWebp.available()).as("libwebp7 is installed by ./lantern test").isTrue();
+        BufferedImage clear = Painted.scene(333, 201, BufferedImage.TYPE_4BYTE_ABGR);
+        for (int x = 0; x < 333; x++) for (int y = 0; y < 201; y++) clear.setRGB(x, y, clear.getRGB(x, y) & 0xFFFFFF | x % 256 << 24);
+        ImageIO.write(PAINTED, "png", new File(folder, "full.png"));
+        ImageIO.write(clear, "png", new File(folder, "clear.png"));
+        for (String name : List.of("full", "clear")) for (String how : List.of("[Q=70]", "[lossless]")) {
+            Painted.run(folder, "vips", "copy", name + ".png", "in.webp" + how);
+            Painted.run(folder, "vips", "copy", "in.webp", "out.png");
+            byte[] webp = Files.readAllBytes(new File(folder, "in.webp").toPath());
+            BufferedImage ours = PictureReader.decode("in.webp", webp, PictureReader.inspect("in.webp", webp));
+            BufferedImage theirs = ImageIO.read(new File(folder, "out.png"));
+            for (int y = 0; y < ours.getHeight(); y++) for (int x = 0; x < ours.getWidth(); x++)
+                if (theirs.getRGB(x, y) >>> 24 > 0) assertThat(ours.getRGB(x, y)).isEqualTo(theirs.getRGB(x, y));
+            assertThat(Painted.difference(ours, ImageIO.read(new ByteArrayInputStream(webp)))).as(name + how).isLessThan(0.5);
+            assertThat(FastWebp.decode(Arrays.copyOf(webp, webp.length * 2 / 3), 1)).isEmpty();
+        }
+    }
+
+    /** Beyond 32 megapixels the decoder halves, whose means of stored values are those of light where colours are even. */
+    @Test
+    void aVeryLargeWebpIsHalvedWhileItIsRead(@TempDir File folder) throws Exception {
+        Painted.run(folder, "vips", "gaussnoise", "noise.v", "33", "17", "--mean", "128", "--sigma", "40");
+        Painted.run(folder, "vips", "zoom", "noise.v", "large.v", "256", "256");
+        Painted.run(folder, "vips", "webpsave", "large.v", "in.webp", "--lossless", "--effort", "0");
+        Painted.run(folder, "vips", "zoom", "noise.v", "small.png", "32", "32");
+        byte[] webp = Files.readAllBytes(new File(folder, "in.webp").toPath());
+        BufferedImage ours = FastWebp.decode(webp, 8).orElseThrow();
+        assertThat(Painted.worst(ours, ImageIO.read(new File(folder, "small.png")))).isLessThanOrEqualTo(1);
     }
 
     @Test
