@@ -48,7 +48,7 @@ public record PictureFile(FileKind kind, int width, int height, Orientation orie
      */
     public long reading(int shrink) {
         long turned = orientation == Orientation.TOP_LEFT ? 0 : OURS;
-        if (banded() && shrink > 1) return pixels(shrink) * (OURS + turned) * (stored.deep ? 2 : 1)
+        if (banded() && !shrinks() && shrink > 1) return pixels(shrink) * (OURS + turned) * (stored.deep ? 2 : 1)
                 + (long) stored.band() * Math.max(width, height) * (stored.bytes + 2 * OURS);
         return pixels(shrinks() ? shrink : 1) * (srgb && (shrinks() || plain()) ? Math.max(RGB, stored.bytes) + turned : stored.bytes + OURS + turned);
     }

@@ -80,7 +80,7 @@ public final class PictureReader {
             ImageTypeSpecifier raw = raw(reader);
             int pixelBytes = pixelBytes(raw);
             return new PictureFile(kind, swap ? height : width, swap ? width : height, orientation, srgb(kind, bytes, pixelBytes),
-                    taken(metadata), new Stored(pixelBytes, raw.getBitsPerBand(0) > 8, Bands.free(kind, bytes, metadata, height)));
+                    taken(metadata), new Stored(pixelBytes, raw.getBitsPerBand(0) > 8, Bands.free(kind, metadata, width, height)));
         });
     }
 
@@ -120,9 +120,10 @@ public final class PictureReader {
             BiFunction<BufferedImage, Optional<ICC_Profile>, BufferedImage> ours) {
         Optional<ICC_Profile> told = told(bytes, file);
         int by = whole(shrink);
-        BufferedImage image = file.banded() && by > 1
-                ? reading(fileName, bytes, file, reader -> Bands.read(reader, file, by, band -> ours.apply(band, told)))
-                : ours.apply(stored(fileName, bytes, file), told);
+        boolean bands = file.banded() && by > 1;
+        BufferedImage image = reading(fileName, bytes, file, reader -> bands
+                ? Bands.read(reader, bytes, file, by, part -> stored(reader, bytes, file, part), band -> ours.apply(band, told))
+                : ours.apply(stored(reader, bytes, file, plainly(file, reader)), told));
         return file.orientation().upright(image);
     }
 
@@ -139,9 +140,8 @@ public final class PictureReader {
         };
     }
 
-    private static BufferedImage stored(String fileName, byte[] bytes, PictureFile file) {
-        return reading(fileName, bytes, file, reader -> inks(file) ? JpegInks.srgb(bytes, reader.readRaster(0, null))
-                : reader.read(0, plainly(file, reader)));
+    private static BufferedImage stored(ImageReader reader, byte[] bytes, PictureFile file, ImageReadParam part) throws IOException {
+        return inks(file) ? JpegInks.srgb(bytes, reader.readRaster(0, part)) : reader.read(0, part);
     }
 
     private static BufferedImage reading(String fileName, byte[] bytes, PictureFile file, Reading<BufferedImage> reading) {
@@ -189,7 +189,8 @@ public final class PictureReader {
             // Foreign files meet no native code that comes with a writer.
             while (reader.getClass().getName().startsWith("com.luciad.") && readers.hasNext()) reader = readers.next();
             try {
-                reader.setInput(in, true, true);
+                // Those that stand in one piece may be read several times.
+                reader.setInput(in, false, true);
                 return reading.from(reader);
             } finally {
                 reader.dispose();
