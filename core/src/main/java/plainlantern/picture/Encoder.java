@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.util.Iterator;
+import java.util.function.DoubleConsumer;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageTypeSpecifier;
@@ -30,9 +31,6 @@ public final class Encoder {
     private static final String JPEG_TREE = "javax_imageio_jpeg_image_1.0";
     /** From this quality on, colour keeps the full resolution (common practice). */
     private static final float FULL_CHROMA = 0.9f;
-
-    private static final int MOST_WEBP = 16_383;
-    private static final String NO_WEBP = "This machine cannot write WebP. PNG and JPEG are always possible.";
 
     private Encoder() {}
 
@@ -129,30 +127,17 @@ public final class Encoder {
     }
 
     /**
-     * WebP by the native library that the writer brings along.
+     * WebP, when all rows have come, onto a stream that stays open.
      *
      * @param quality 0 to 1; 1 keeps every pixel as it is
-     * @throws BadInput where this machine has no such library, or the format has no room for the image
+     * @param heard   hears how far packing is, 0 to 1; what it throws ends it
+     * @throws BadInput where this machine has no library for it or not the memory, or the format has no room for the image
      */
-    public static void webp(BufferedImage image, float quality, OutputStream to) {
-        BadInput.unless(Math.max(image.getWidth(), image.getHeight()) <= MOST_WEBP, "ppi", "WebP holds at most " + MOST_WEBP
-                + " pixels along a side. Choose fewer pixels per inch, or PNG.");
-        Iterator<ImageWriter> writers = ImageIO.getImageWritersByMIMEType("image/webp");
-        BadInput.unless(writers.hasNext(), "format", NO_WEBP);
-        ImageWriter writer = writers.next();
-        try (ImageOutputStream out = ImageIO.createImageOutputStream(to)) {
-            ImageWriteParam param = writer.getDefaultWriteParam();
-            param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
-            param.setCompressionType(quality == 1 ? "Lossless" : "Lossy");
-            param.setCompressionQuality(quality);
-            writer.setOutput(out);
-            writer.write(null, new IIOImage(image, null, null), param);
-        } catch (UnsatisfiedLinkError | ExceptionInInitializerError | NoClassDefFoundError e) {
-            throw new BadInput("format", NO_WEBP);
+    public static void webp(Rows rows, float quality, OutputStream out, DoubleConsumer heard) {
+        try {
+            WebpFile.write(rows, quality, out, heard);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
-        } finally {
-            writer.dispose();
         }
     }
 

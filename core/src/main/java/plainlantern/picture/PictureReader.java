@@ -19,7 +19,6 @@ import java.io.IOException;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
-import java.util.Iterator;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
@@ -184,10 +183,7 @@ public final class PictureReader {
 
     private static <T> T withReader(String fileName, byte[] bytes, FileKind kind, Reading<T> reading) {
         try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
-            Iterator<ImageReader> readers = ImageIO.getImageReadersByMIMEType(kind.mediaType());
-            ImageReader reader = readers.next();
-            // Foreign files meet no native code that comes with a writer.
-            while (reader.getClass().getName().startsWith("com.luciad.") && readers.hasNext()) reader = readers.next();
+            ImageReader reader = ImageIO.getImageReadersByMIMEType(kind.mediaType()).next();
             try {
                 // Those that stand in one piece may be read several times.
                 reader.setInput(in, false, true);

@@ -64,8 +64,9 @@ public final class Cost {
         for (Page page : pages) {
             int[] size = delivery.pixels(page);
             long open = open(page, RasterPainter.toPixels(page.box(), size), size, pictures);
-            if (delivery.format() == Format.WEBP) most = Math.max(most, painting(page, size, pictures));
-            else if (delivery.format().pixels()) most = Math.max(most, stripped(page, size, pictures));
+            // All pixels of a WebP wait for its encoder.
+            long waiting = delivery.format() == Format.WEBP ? (long) size[0] * size[1] * (PAGE + ENCODED) : 0;
+            if (delivery.format().pixels()) most = Math.max(most, waiting + stripped(page, size, pictures));
             else {
                 most = Math.max(most, open);
                 embedded += open;

@@ -237,7 +237,7 @@ public record Delivery(Format format, Extent extent, double ppi, double scale, E
             case PNG -> Encoder.png(rows(page, pictures, progress, passed), ppi, out);
             case JPEG -> jpeg(page, pictures, atMost() == 0 ? progress : painting, passed, out);
             case TIFF -> Encoder.tiff(rows(page, pictures, progress, passed), ppi, out);
-            case WEBP -> Encoder.webp(RasterPainter.paint(page, ppi, scale, paper(), pictures, painting), quality() / 100f, out);
+            case WEBP -> Encoder.webp(rows(page, pictures, painting, passed), quality() / 100f, out, progress.part(0.7, 1)::at);
             case SVG -> out.write(SvgDelivery.of(this, page, pictures, "").document().getBytes(StandardCharsets.UTF_8));
             case OPENRASTER -> LayeredFile.write(this, page, pictures, progress, out);
             case PDF -> throw new IllegalStateException("PDF is written elsewhere");

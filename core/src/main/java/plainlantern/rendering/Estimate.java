@@ -122,7 +122,7 @@ public final class Estimate {
         switch (delivery.format()) {
             case JPEG -> out.writeBytes(delivery.jpeg(sample, delivery.quality()));
             case TIFF -> Encoder.tiff(Rows.of(sample), delivery.ppi(), out);
-            case WEBP -> Encoder.webp(sample, delivery.quality() / 100f, out);
+            case WEBP -> Encoder.webp(Rows.of(sample), delivery.quality() / 100f, out, share -> {});
             default -> Encoder.png(Rows.of(sample), delivery.ppi(), out);
         }
         return out.size();

@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.io.OutputStream;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -14,6 +16,7 @@ import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
+import java.util.function.DoubleConsumer;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -140,11 +143,33 @@ class StripsTest {
             if (share > 0.4) throw new Progress.Cancelled();
         };
         for (BiConsumer<Rows, OutputStream> writer : List.<BiConsumer<Rows, OutputStream>>of((rows, out) -> Encoder.png(rows, 300, out),
-                (rows, out) -> Encoder.tiff(rows, 300, out), (rows, out) -> Encoder.jpeg(rows, 0.9f, true, 300, out))) {
+                (rows, out) -> Encoder.tiff(rows, 300, out), (rows, out) -> Encoder.jpeg(rows, 0.9f, true, 300, out),
+                (rows, out) -> Encoder.webp(rows, 0.9f, out, share -> {}))) {
             Rows rows = new Strips(Scene.of(Sheet.empty("Wall", Unit.MM, 60, 60, 100)), Affine.IDENTITY, new int[] {60, 60}, true, PICTURES,
                     stopped, id -> {}, 10, 0);
             assertThatThrownBy(() -> writer.accept(rows, new ByteArrayOutputStream())).isInstanceOf(Progress.Cancelled.class);
         }
+    }
+
+    /** A WebP is packed when all of it is there: who listens can end that, and so does a stream that takes no more. */
+    @Test
+    void aStoppedPackingEndsInTheSameWay() {
+        List<Double> heard = new ArrayList<>();
+        Encoder.webp(Rows.of(PHOTO), 0.9f, new ByteArrayOutputStream(), heard::add);
+        assertThat(heard).isSorted().hasSizeGreaterThan(10).allMatch(share -> share > 0 && share <= 1);
+        DoubleConsumer stopping = share -> {
+            if (share > 0.4) throw new Progress.Cancelled();
+        };
+        assertThatThrownBy(() -> Encoder.webp(Rows.of(PHOTO), 0.9f, new ByteArrayOutputStream(), stopping))
+                .isInstanceOf(Progress.Cancelled.class);
+        OutputStream full = new OutputStream() {
+            @Override
+            public void write(int one) throws IOException {
+                throw new IOException("No space left on device");
+            }
+        };
+        assertThatThrownBy(() -> Encoder.webp(Rows.of(PHOTO), 0.9f, full, share -> {})).isInstanceOf(UncheckedIOException.class)
+                .hasMessageContaining("No space left");
     }
 
     /** What was put on disk is told as often as wanted, and is gone afterwards, also where the painting broke off. */

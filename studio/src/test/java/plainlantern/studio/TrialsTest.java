@@ -45,6 +45,7 @@ import plainlantern.editing.reading.EditReader;
 import plainlantern.fitting.Dealing;
 import plainlantern.pattern.EvenGrid;
 import plainlantern.picture.Encoder;
+import plainlantern.picture.Rows;
 import plainlantern.sheet.Margins;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;
@@ -246,7 +247,7 @@ class TrialsTest extends StudioTest {
 
     private static byte[] webp(int width, int height) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        Encoder.webp(new BufferedImage(width, height, BufferedImage.TYPE_3BYTE_BGR), 1, out);
+        Encoder.webp(Rows.of(new BufferedImage(width, height, BufferedImage.TYPE_3BYTE_BGR)), 1, out, share -> {});
         return out.toByteArray();
     }
 
