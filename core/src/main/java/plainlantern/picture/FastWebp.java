@@ -33,6 +33,8 @@ final class FastWebp {
         Decoding config = new Decoding();
         if (library.WebPGetFeaturesInternal(file, size, found, LibWebp.DECODER) != 0 || found.animation != 0
                 || library.WebPInitDecoderConfigInternal(config, LibWebp.DECODER) == 0) return Optional.empty();
+        // A lossless one is all there beside the heap, whatever its size: what is larger than the heap has to fit into that, or is refused.
+        if (4L * found.width * found.height > Runtime.getRuntime().maxMemory()) return Optional.empty();
         int halved = NativePixels.halved(found.width, found.height, shrink);
         int across = NativePixels.smaller(found.width, halved);
         int down = NativePixels.smaller(found.height, halved);

@@ -3,6 +3,7 @@ package plainlantern.studio;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.DataOutputStream;
 import java.io.InputStream;
@@ -32,6 +33,7 @@ import java.util.concurrent.Future;
 import java.util.concurrent.locks.LockSupport;
 import java.util.zip.CRC32;
 import java.util.zip.DeflaterOutputStream;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -201,7 +203,7 @@ class TrialsTest extends StudioTest {
     void slowFiles() throws Exception {
         Map<String, byte[]> slow = new TreeMap<>();
         slow.put("sixty scans.jpg", scans(16_000, 15_000, 60));
-        slow.put("lossless.webp", webp(16_383, 15_200));
+        slow.put("lossless.webp", webp(new BufferedImage(16_383, 15_200, BufferedImage.TYPE_3BYTE_BGR), 1));
         slow.put("wide.bmp", rle(60_000, 4_000));
         UUID attacker = newMember().id();
         for (Map.Entry<String, byte[]> file : slow.entrySet()) {
@@ -245,9 +247,9 @@ class TrialsTest extends StudioTest {
         return out.toByteArray();
     }
 
-    private static byte[] webp(int width, int height) {
+    private static byte[] webp(BufferedImage image, float quality) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        Encoder.webp(Rows.of(new BufferedImage(width, height, BufferedImage.TYPE_3BYTE_BGR)), 1, out, share -> {});
+        Encoder.webp(Rows.of(image), quality, out, share -> {});
         return out.toByteArray();
     }
 
@@ -266,16 +268,20 @@ class TrialsTest extends StudioTest {
     @Test
     void mutatedFiles() throws Exception {
         Random random = new Random(5);
+        BufferedImage photo = ImageIO.read(new ByteArrayInputStream(jpeg(640, 480, 20)));
+        BufferedImage clear = new BufferedImage(640, 480, BufferedImage.TYPE_INT_ARGB);
+        for (int y = 0; y < 480; y++) for (int x = 0; x < 640; x++) clear.setRGB(x, y, photo.getRGB(x, y) & 0xFFFFFF | (x + y) % 256 << 24);
         List<byte[]> seeds = List.of(jpeg(640, 480, 20), Files.readAllBytes(progressive()),
-                Encoder.png(new BufferedImage(320, 200, BufferedImage.TYPE_4BYTE_ABGR), 72), webp(320, 200));
-        List<String> names = List.of("a.jpg", "b.jpg", "c.png", "d.webp");
+                Encoder.png(new BufferedImage(320, 200, BufferedImage.TYPE_4BYTE_ABGR), 72), webp(photo, 0.8f), webp(clear, 0.8f),
+                webp(clear, 1));
+        List<String> names = List.of("a.jpg", "b.jpg", "c.png", "d.webp", "e.webp", "f.webp");
         UUID[] all = {member.id(), newMember().id(), newMember().id()};
         Map<String, Integer> ends = new TreeMap<>();
         long began = System.nanoTime();
         List<Callable<String>> work = new ArrayList<>();
         int files = Integer.getInteger("lantern.files", 10_000);
         for (int i = 0; i < files; i++) {
-            int seed = random.nextInt(10) < 8 ? random.nextInt(2) : 2 + random.nextInt(2);
+            int seed = random.nextInt(seeds.size());
             byte[] file = seeds.get(seed).clone();
             for (int n = 1 + random.nextInt(12); n > 0; n--)
                 file[2 + random.nextInt(random.nextBoolean() ? Math.min(700, file.length - 2) : file.length - 2)] =
