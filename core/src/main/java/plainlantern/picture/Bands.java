@@ -23,8 +23,6 @@ import javax.imageio.ImageReader;
 final class Bands {
     /** The interlace method of a PNG stands here (PNG 3, 11.2.1). */
     private static final int INTERLACE = 28;
-    /** So many pixels that stand in one piece are read at once. */
-    private static final long WHOLE = 32_000_000;
 
     private Bands() {}
 
@@ -33,7 +31,7 @@ final class Bands {
         if (kind == FileKind.PNG) return 1;
         // Its reader decodes all in any case.
         if (kind == FileKind.WEBP) return 0;
-        int part = (int) (WHOLE / width);
+        int part = (int) (NativePixels.WHOLE / width);
         return metadata.getDirectoriesOfType(ExifIFD0Directory.class).stream().limit(1).filter(first -> kind == FileKind.TIFF)
                 .flatMap(first -> Stream.of(ExifDirectoryBase.TAG_ROWS_PER_STRIP, ExifDirectoryBase.TAG_TILE_LENGTH).map(first::getInteger))
                 .filter(rows -> rows != null && rows > 0 && rows < height).findFirst().orElse(part < height ? Math.max(1, part) : 0);

@@ -106,8 +106,8 @@ final class FastJpeg {
         if (turbo.tjDecompressHeader3(handle, file, size, width, height, new IntByReference(), colours) != 0
                 || colours.getValue() >= FIRST_CMYK) return Optional.empty();
         int halved = NativePixels.halved(width.getValue(), height.getValue(), shrink);
-        int across = NativePixels.smaller(width.getValue(), halved);
-        int down = NativePixels.smaller(height.getValue(), halved);
+        int across = Reduction.smaller(width.getValue(), halved);
+        int down = Reduction.smaller(height.getValue(), halved);
         // A warning, such as a file that is cut off, is no success either.
         return NativePixels.image(across, down, false, shrink / halved, out ->
                 turbo.tjDecompress2(handle, file, size, out, across, across * 3, down, BGR, 0) == 0);

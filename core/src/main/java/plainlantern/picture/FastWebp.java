@@ -36,8 +36,8 @@ final class FastWebp {
         // A lossless one is all there beside the heap, whatever its size: what is larger than the heap has to fit into that, or is refused.
         if (4L * found.width * found.height > Runtime.getRuntime().maxMemory()) return Optional.empty();
         int halved = NativePixels.halved(found.width, found.height, shrink);
-        int across = NativePixels.smaller(found.width, halved);
-        int down = NativePixels.smaller(found.height, halved);
+        int across = Reduction.smaller(found.width, halved);
+        int down = Reduction.smaller(found.height, halved);
         boolean alpha = found.alpha != 0;
         config.options.threads = 1;
         config.options.scaled = halved > 1 ? 1 : 0;

@@ -16,7 +16,7 @@ import plainlantern.sheet.Light;
 /** Pixels that a native decoder makes beside the heap, which never holds more of them than are wanted. */
 final class NativePixels {
     /** So many pixels are decoded, and made smaller as light; of more, the decoder halves first, which averages stored values. */
-    private static final long WHOLE = 32_000_000;
+    static final long WHOLE = 32_000_000;
     /** Rows of a picture with transparency that are made smaller at once. */
     private static final int ROWS = 16;
     private static final int WHITE = 0xFFFF;
@@ -33,7 +33,7 @@ final class NativePixels {
     private static final Semaphore DECODING = new Semaphore(Math.max(1, Integer.getInteger("lantern.decoding",
             Runtime.getRuntime().availableProcessors())));
 
-    /** Memory of earlier decodings, no more of them than there were at once. */
+    /** Memory of earlier decodings that were not very large, no more of them than there were at once. */
     private static final Queue<SoftReference<Memory>> ROOMS = new ConcurrentLinkedQueue<>();
 
     private NativePixels() {}
@@ -56,10 +56,6 @@ final class NativePixels {
         return by;
     }
 
-    static int smaller(int side, int by) {
-        return (side + by - 1) / by;
-    }
-
     /**
      * Pixels that a decoder writes row by row, and the mean light of blocks of them; what is left at the right and at the bottom makes
      * blocks, too. Empty where it did not decode them.
@@ -69,10 +65,13 @@ final class NativePixels {
      */
     static Optional<BufferedImage> image(int across, int down, boolean alpha, int by, Predicate<Memory> decoded) {
         Memory pixels = room((long) across * down * (alpha ? 4 : 3));
-        if (!decoded.test(pixels)) return Optional.empty();
-        BufferedImage image = alpha ? reduced(pixels, across, down, by) : averaged(pixels, across, down, by);
-        ROOMS.add(new SoftReference<>(pixels));
-        return Optional.of(image);
+        try {
+            if (!decoded.test(pixels)) return Optional.empty();
+            return Optional.of(alpha ? reduced(pixels, across, down, by) : averaged(pixels, across, down, by));
+        } finally {
+            if (pixels.size() <= 4 * WHOLE) ROOMS.add(new SoftReference<>(pixels));
+            else pixels.close();
+        }
     }
 
     private static BufferedImage reduced(Memory pixels, int across, int down, int by) {
@@ -104,8 +103,8 @@ final class NativePixels {
     }
 
     private static BufferedImage averaged(Memory pixels, int across, int down, int by) {
-        int width = smaller(across, by);
-        int height = smaller(down, by);
+        int width = Reduction.smaller(across, by);
+        int height = Reduction.smaller(down, by);
         BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_3BYTE_BGR);
         byte[] out = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
         if (by == 1) {

@@ -59,6 +59,6 @@ public record PictureFile(FileKind kind, int width, int height, Orientation orie
     }
 
     private long pixels(int by) {
-        return (long) ((width + by - 1) / by) * ((height + by - 1) / by);
+        return (long) Reduction.smaller(width, by) * Reduction.smaller(height, by);
     }
 }

@@ -23,7 +23,7 @@ final class Reduction {
     Reduction(int width, int height, int shrink) {
         this.height = height;
         this.shrink = shrink;
-        int across = smaller(width);
+        int across = smaller(width, shrink);
         column = new int[width];
         share = new float[width];
         for (int x = 0; x < width; x++) {
@@ -33,16 +33,17 @@ final class Reduction {
         }
     }
 
-    private int smaller(int side) {
+    /** Pixels along a side that is divided by {@code shrink}. */
+    static int smaller(int side, int shrink) {
         return (side + shrink - 1) / shrink;
     }
 
     /** The rows below those so far: interleaved bytes or samples of sixteen bits, as {@link PictureReader} has them. */
     void add(BufferedImage band) {
         int bands = band.getRaster().getNumBands();
-        int down = smaller(height);
+        int down = smaller(height, shrink);
         if (out == null) {
-            out = Srgb.like(band, smaller(column.length), down);
+            out = Srgb.like(band, smaller(column.length, shrink), down);
             sum = new float[out.getWidth() * bands];
         }
         for (int row = 0; row < band.getHeight(); row++, y++) {

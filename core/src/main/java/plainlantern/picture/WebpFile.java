@@ -11,8 +11,12 @@ import plainlantern.picture.LibWebp.Encoding;
 /** A WebP by libwebp, which wants all pixels before it begins: they wait beside the heap. */
 final class WebpFile {
     private static final int MOST = 16_383;
+    /** WebPEncodingError. */
     private static final int NO_MEMORY = 1;
     private static final int NO_MEMORY_FOR_FILE = 2;
+    private static final int FIRST_PART = 6;
+    private static final int PART = 7;
+    private static final int FILE = 9;
     /**
      * How much is tried to make a file smaller that keeps every pixel, of 100: with all of it an A3 page of photos takes two and a half
      * times as long and is no smaller, a poster by a third of a percent.
@@ -47,8 +51,7 @@ final class WebpFile {
      * @throws BadInput where this machine has no such library or memory, or the format has no room for the image
      */
     static void write(Rows rows, float quality, OutputStream out, DoubleConsumer heard) throws IOException {
-        BadInput.unless(Math.max(rows.width(), rows.height()) <= MOST, "ppi", "WebP holds at most " + MOST
-                + " pixels along a side. Choose fewer pixels per inch, or PNG.");
+        if (Math.max(rows.width(), rows.height()) > MOST) throw refused("WebP holds at most " + MOST + " pixels along a side.");
         new WebpFile(LibWebp.LIBRARY.orElseThrow(WebpFile::unable), quality, out, heard).write(rows);
     }
 
@@ -100,8 +103,14 @@ final class WebpFile {
         if (ended instanceof IOException e) throw e;
         if (ended instanceof Error e) throw e;
         if (ended instanceof RuntimeException e) return e;
-        return picture.error == NO_MEMORY || picture.error == NO_MEMORY_FOR_FILE || picture.argb == null
-                ? new BadInput("ppi", "This machine has too little memory for a WebP of that size. Choose fewer pixels per inch, or PNG.")
-                : new IllegalStateException("libwebp gave up with " + picture.error);
+        return switch (picture.error) {
+            case NO_MEMORY, NO_MEMORY_FOR_FILE -> refused("This machine has too little memory for a WebP of that size.");
+            case FIRST_PART, PART, FILE -> refused("A WebP has no room for so much detail at that size and quality.");
+            default -> new IllegalStateException("libwebp gave up with " + picture.error);
+        };
+    }
+
+    private static BadInput refused(String why) {
+        return new BadInput("ppi", why + " Choose fewer pixels per inch, or PNG.");
     }
 }
