@@ -74,7 +74,8 @@ final class Laced extends WritableRaster implements AutoCloseable {
     private void move(int y, DataBuffer samples, boolean out) {
         boolean deep = samples instanceof DataBufferUShort;
         long from = (long) y * row.getDataBuffer().getSize() * (deep ? Short.BYTES : 1);
-        ByteBuffer bytes = deep ? ByteBuffer.allocate(samples.getSize() * Short.BYTES) : ByteBuffer.wrap(((DataBufferByte) samples).getData());
+        ByteBuffer bytes = deep ? ByteBuffer.allocate(samples.getSize() * Short.BYTES)
+                : ByteBuffer.wrap(((DataBufferByte) samples).getData());
         try {
             if (out) {
                 if (deep) bytes.asShortBuffer().put(((DataBufferUShort) samples).getData());

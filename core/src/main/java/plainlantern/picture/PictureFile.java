@@ -50,7 +50,8 @@ public record PictureFile(FileKind kind, int width, int height, Orientation orie
         long turned = orientation == Orientation.TOP_LEFT ? 0 : OURS;
         if (banded() && !shrinks() && shrink > 1) return pixels(shrink) * (OURS + turned) * (stored.deep ? 2 : 1)
                 + (long) stored.band() * Math.max(width, height) * (stored.bytes + 2 * OURS);
-        return pixels(shrinks() ? shrink : 1) * (srgb && (shrinks() || plain()) ? Math.max(RGB, stored.bytes) + turned : stored.bytes + OURS + turned);
+        boolean atOnce = srgb && (shrinks() || plain());
+        return pixels(shrinks() ? shrink : 1) * (atOnce ? Math.max(RGB, stored.bytes) + turned : stored.bytes + OURS + turned);
     }
 
     /** Whether it is decoded into our own form at once. */
