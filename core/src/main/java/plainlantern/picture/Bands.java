@@ -73,6 +73,11 @@ final class Bands {
         return smaller.image();
     }
 
+    /** Its first so many rows, all where it has no more. */
+    static BufferedImage upper(BufferedImage band, int rows) {
+        return rows >= band.getHeight() ? band : band.getSubimage(0, 0, band.getWidth(), rows);
+    }
+
     private static void into(WritableRaster raster, BufferedImage band, ImageReader reader, ImageReadParam param) throws IOException {
         param.setDestination(new BufferedImage(band.getColorModel(), raster, false, null));
         reader.read(0, param);
@@ -111,8 +116,7 @@ final class Bands {
         }
 
         void flush() {
-            int rows = Math.min(kept.getHeight(), getHeight() - top);
-            to.accept(rows == kept.getHeight() ? band : band.getSubimage(0, 0, band.getWidth(), rows));
+            to.accept(upper(band, getHeight() - top));
         }
     }
 }

@@ -65,8 +65,7 @@ final class Laced extends WritableRaster implements AutoCloseable {
         keep();
         for (int y = 0; y < getHeight(); y += band.getHeight()) {
             move(y, band.getRaster().getDataBuffer(), false);
-            int rows = Math.min(band.getHeight(), getHeight() - y);
-            to.accept(rows == band.getHeight() ? band : band.getSubimage(0, 0, band.getWidth(), rows));
+            to.accept(Bands.upper(band, getHeight() - y));
         }
     }
 

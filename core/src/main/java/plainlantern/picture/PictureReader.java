@@ -96,11 +96,9 @@ public final class PictureReader {
     public static BufferedImage decode(String fileName, byte[] bytes, PictureFile file, double shrink) {
         if (file.shrinks()) {
             int by = whole(shrink);
-            boolean jpeg = file.kind() == FileKind.JPEG;
-            Optional<BufferedImage> fast = jpeg ? FastJpeg.decode(bytes, by) : FastWebp.decode(bytes, by);
+            Optional<BufferedImage> fast = file.kind() == FileKind.JPEG ? FastJpeg.decode(bytes, by) : FastWebp.decode(bytes, by);
             if (fast.isPresent()) {
-                Optional<ICC_Profile> told = file.srgb() ? Optional.empty()
-                        : jpeg ? JpegColours.profile(bytes, file.stored().bytes()) : WebpColours.profile(bytes);
+                Optional<ICC_Profile> told = file.srgb() ? Optional.empty() : profile(file.kind(), bytes, file.stored().bytes());
                 return file.orientation().upright(Srgb.bytes(fast.get(), told));
             }
         }
@@ -240,10 +238,19 @@ public final class PictureReader {
     /** Whether the colours are known to be sRGB's as they stand; inks never are, whatever the file says of them. */
     private static boolean srgb(FileKind kind, byte[] bytes, int components) {
         return switch (kind) {
-            case JPEG -> components <= 3 && JpegColours.profile(bytes, components).isEmpty();
-            case PNG -> PngColours.profile(bytes).isEmpty();
-            case WEBP -> WebpColours.profile(bytes).isEmpty();
+            case JPEG -> components <= 3 && profile(kind, bytes, components).isEmpty();
+            case PNG, WEBP -> profile(kind, bytes, components).isEmpty();
             default -> false;
+        };
+    }
+
+    /** What the file's own chunks say of its colours, where that is not sRGB; of other kinds their readers tell. */
+    private static Optional<ICC_Profile> profile(FileKind kind, byte[] bytes, int components) {
+        return switch (kind) {
+            case JPEG -> JpegColours.profile(bytes, components);
+            case PNG -> PngColours.profile(bytes);
+            case WEBP -> WebpColours.profile(bytes);
+            default -> Optional.empty();
         };
     }
 
