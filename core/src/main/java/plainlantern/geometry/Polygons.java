@@ -1,8 +1,11 @@
 package plainlantern.geometry;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.WeakHashMap;
 import java.util.function.UnaryOperator;
 import org.locationtech.jts.algorithm.MinimumDiameter;
 import org.locationtech.jts.geom.Coordinate;
@@ -24,6 +27,8 @@ public final class Polygons {
     private static final int CHORDS = 64;
     private static final double WITHIN = 2e-5;
     private static final int HALVINGS = 11;
+    // A check asks for the same forms again and again. A path that nobody holds any more is forgotten.
+    private static final Map<Path, Geometry> KNOWN = Collections.synchronizedMap(new WeakHashMap<>());
 
     private Polygons() {}
 
@@ -200,8 +205,17 @@ public final class Polygons {
         return OverlayNGRobust.overlay(one, other, OverlayNG.INTERSECTION);
     }
 
+    /** What a path fills; nobody changes it. */
     private static Geometry geometry(Path path) {
         if (path.empty()) return FACTORY.createPolygon();
+        Geometry known = KNOWN.get(path);
+        if (known != null) return known;
+        Geometry drawn = drawn(path);
+        KNOWN.put(path, drawn);
+        return drawn;
+    }
+
+    private static Geometry drawn(Path path) {
         if (path.segments().size() <= Chords.MANY) return Rings.filled(path.flattened(CHORDS), path.rule());
         Box box = path.bounds();
         return Rings.filled(path.flattened(WITHIN * Math.max(box.width(), box.height()), CHORDS), path.rule());

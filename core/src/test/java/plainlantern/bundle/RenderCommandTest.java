@@ -45,7 +45,7 @@ class RenderCommandTest {
 
     private Ended run(String... args) throws IOException, InterruptedException {
         List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-cp", System.getProperty("java.class.path"), RenderCommand.class.getName()));
+                "-XX:TieredStopAtLevel=1", "-cp", System.getProperty("java.class.path"), RenderCommand.class.getName()));
         command.addAll(List.of(args));
         Process process = new ProcessBuilder(command).directory(folder.toFile()).redirectErrorStream(true).start();
         String said = new String(process.getInputStream().readAllBytes());

@@ -22,6 +22,7 @@ class AccountBrowserTest extends Browsed {
     /** From the welcome to the sign-in under the own name, another password, and the end of the account. */
     @Test
     void anAccountFromBeginningToEnd() {
+        signUp();
         String name = page.locator(".welcome strong").textContent();
         assertThat(name).matches("warden-[0-9]+-[0-9]{4}");
         page.getByText("Sign out").click();

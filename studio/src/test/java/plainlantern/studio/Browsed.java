@@ -12,13 +12,17 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.Cookie;
 import com.microsoft.playwright.options.FilePayload;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
+import java.net.URI;
 import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
@@ -27,14 +31,18 @@ import org.junit.jupiter.api.BeforeEach;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import plainlantern.picture.Resample;
 
-/** The real interface in headless Chromium, used as people use it. */
+/**
+ * The real interface in headless Chromium, used as people use it. Each test has an account and a window of its own; what the pages are made
+ * of stays in the browser's cache, as at a second visit.
+ */
 abstract class Browsed extends StudioTest {
     static Playwright playwright;
     static Browser browser;
+    static BrowserContext context;
 
     @LocalServerPort
     int port;
-    BrowserContext context;
+    Visitor visitor;
     Page page;
     final List<String> complaints = new ArrayList<>();
 
@@ -46,13 +54,14 @@ abstract class Browsed extends StudioTest {
         browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(chromium()).setArgs(List.of("--no-sandbox",
                 "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update",
                 "--disable-sync", "--force-color-profile=srgb")));
+        context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
     }
 
-    static java.nio.file.Path chromium() {
-        for (String folder : System.getenv("PATH").split(":")) {
-            if (Files.isExecutable(java.nio.file.Path.of(folder, "chromium"))) return java.nio.file.Path.of(folder, "chromium");
-        }
-        throw new IllegalStateException("no chromium on the PATH");
+    /** Debian has one without windows, which starts and paints faster; the whole one does as well. */
+    static Path chromium() {
+        return Stream.of("chromium-headless-shell", "chromium")
+                .flatMap(name -> Stream.of(System.getenv("PATH").split(":")).map(folder -> Path.of(folder, name)))
+                .filter(Files::isExecutable).findFirst().orElseThrow(() -> new IllegalStateException("no chromium on the PATH"));
     }
 
     @AfterAll
@@ -60,31 +69,54 @@ abstract class Browsed extends StudioTest {
         playwright.close();
     }
 
+    @Override
     @BeforeEach
-    void signUp() {
-        context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+    protected void account() throws Exception {
+        visitor = new Visitor(port);
+        member = accounts.find(visitor.signUp("Warden " + System.nanoTime(), "reeds and water")).orElseThrow();
+        context.addCookies(visitor.cookies().stream().map(c -> new Cookie(c.getName(), c.getValue()).setUrl(address("/"))).toList());
         page = context.newPage();
         page.onPageError(complaints::add);
         page.onConsoleMessage(m -> {
             if (m.type().equals("error") && !m.text().contains("status of 4")) complaints.add(m.text());
         });
-        page.navigate(address("/sign-up"));
-        page.getByLabel("Name").fill("Warden " + System.nanoTime());
-        page.getByLabel("Password").fill("reeds and water");
-        page.getByText("Make the account").click();
     }
 
     @AfterEach
     void nothingWasComplainedOf() {
-        context.close();
+        if (page.url().startsWith(address("/"))) page.evaluate("() => localStorage.clear()");
+        List.copyOf(context.pages()).forEach(Page::close);
+        context.clearCookies();
+        context.setOffline(false);
         assertThat(complaints).isEmpty();
+    }
+
+    /** A new account, made in the browser. */
+    void signUp() {
+        context.clearCookies();
+        page.navigate(address("/sign-up"));
+        page.getByLabel("Name").fill("Warden " + System.nanoTime());
+        page.getByLabel("Password").fill("reeds and water");
+        page.getByText("Make the account").click();
+        ready();
     }
 
     String address(String path) {
         return "http://127.0.0.1:" + port + path;
     }
 
+    /** A new sheet and its page; {@link #askForSheet} is how people come to it. */
     void newSheet(String width, String height, String unit, String ppi) {
+        try {
+            page.navigate(address(visitor.post("/sheets", "name", "Open day", "width", width, "height", height, "unit", unit, "ppi", ppi)
+                    .headers().firstValue("Location").map(URI::create).orElseThrow().getPath()));
+        } catch (Exception broken) {
+            throw new IllegalStateException(broken);
+        }
+        ready();
+    }
+
+    void askForSheet(String width, String height, String unit, String ppi) {
         ready();
         page.getByText("New sheet").first().click();
         Locator form = page.locator("dialog form");

@@ -24,7 +24,8 @@ class BrowserTest extends Browsed {
     /** From an empty sheet to a delivered picture, and every step back. */
     @Test
     void fromNothingToADeliveredPicture() throws Exception {
-        newSheet("120", "80", "mm", "127");
+        signUp();
+        askForSheet("120", "80", "mm", "127");
         grid(1, 2);
         bring(new FilePayload("Dawn ridge.jpg", "image/jpeg", jpeg(1200, 800, 20)),
                 new FilePayload("notes.jpg", "image/jpeg", "no picture".getBytes()),
@@ -619,6 +620,7 @@ class BrowserTest extends Browsed {
     /** HttpOnly and SameSite on the session's cookie; a session outlives the page, and ends with the sign-out. */
     @Test
     void theSessionIsGuarded() {
+        signUp();
         var cookie = context.cookies().stream().filter(c -> c.name.equals("lantern")).findFirst().orElseThrow();
         assertThat(cookie.httpOnly).isTrue();
         assertThat(cookie.sameSite).isEqualTo(SameSiteAttribute.LAX);

@@ -59,7 +59,7 @@ class NodesTest extends StudioTest {
             boolean[] over = {false};
             CompletableFuture<Integer> editing = CompletableFuture.supplyAsync(() -> edits(visitor, id, nodes, over));
             int kills = 0;
-            for (long end = System.nanoTime() + 1_000_000_000L * Long.getLong("lantern.seconds", 30); kills < 3
+            for (long end = System.nanoTime() + 1_000_000_000L * Long.getLong("lantern.seconds", 15); kills < 3
                     || kills < 20 && System.nanoTime() < end; kills++) {
                 nodes.get((kills + 1) % 2).ready();
                 Node victim = nodes.get(kills % 2);

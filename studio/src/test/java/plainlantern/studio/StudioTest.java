@@ -40,7 +40,7 @@ public abstract class StudioTest {
     protected Member member;
 
     @BeforeEach
-    protected void account() {
+    protected void account() throws Exception {
         member = newMember();
     }
 

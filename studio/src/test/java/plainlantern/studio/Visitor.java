@@ -2,6 +2,7 @@ package plainlantern.studio;
 
 import java.io.InputStream;
 import java.net.CookieManager;
+import java.net.HttpCookie;
 import java.net.URI;
 import java.net.URLEncoder;
 import java.net.http.HttpClient;
@@ -11,12 +12,14 @@ import java.net.http.HttpResponse.BodyHandlers;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Somebody at the other end of the line: keeps cookies, follows nothing, sends the forms' tokens. */
 final class Visitor {
-    private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager())
+    private final CookieManager jar = new CookieManager();
+    private final HttpClient client = HttpClient.newBuilder().cookieHandler(jar)
             .connectTimeout(Duration.ofSeconds(5)).build();
     private String token = "";
     private String base;
@@ -64,6 +67,10 @@ final class Visitor {
     HttpResponse<String> json(String path, String json) throws Exception {
         return send(request(path).header("Content-Type", "application/json")
                 .header("X-CSRF-TOKEN", token).POST(BodyPublishers.ofString(json.replace('\'', '"'))).build());
+    }
+
+    List<HttpCookie> cookies() {
+        return jar.getCookieStore().getCookies();
     }
 
     String token() {
