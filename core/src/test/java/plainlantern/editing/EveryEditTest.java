@@ -268,7 +268,7 @@ class EveryEditTest {
      * Each kind of edit either refuses in words and leaves the sheet as it is, or gives a sheet that can be stored, in which every id
      * that was there is the same panel or gone, and in which no held picture that the edit placed is bare.
      */
-    @Tried(20)
+    @Tried(36)
     void anEditRefusesInWordsOrGivesASoundSheet(Chance chance) {
         Sheet before = Sheets.any(chance);
         String was = SheetJson.write(before);
