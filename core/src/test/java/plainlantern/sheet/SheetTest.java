@@ -154,7 +154,7 @@ class SheetTest {
 
     /**
      * Whatever a number or a text of a document becomes: it is refused when it is read, or it can be stored; ids are words and nothing
-     * else. Of members with one name up to eight are changed, all through the document.
+     * else. Of members with one name up to four are changed, all through the document.
      */
     @Tried(2)
     void hostileDocumentsAreRefusedOrSound(Chance chance) {
@@ -166,7 +166,7 @@ class SheetTest {
         Matcher member = members.matcher(document);
         int refused = 0;
         while (member.find()) {
-            if (met.merge(member.group(1), 1L, Long::sum) % (1 + named.get(member.group(1)) / 8) != 0) continue;
+            if (met.merge(member.group(1), 1L, Long::sum) % (1 + named.get(member.group(1)) / 4) != 0) continue;
             for (String value : Sheets.HOSTILE) {
                 String hostile = document.substring(0, member.start(2)) + value + document.substring(member.end());
                 try {

@@ -53,7 +53,7 @@ abstract class Browsed extends StudioTest {
         playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(chromium()).setArgs(List.of("--no-sandbox",
                 "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update",
-                "--disable-sync", "--force-color-profile=srgb")));
+                "--disable-sync", "--force-color-profile=srgb", "--font-render-hinting=none")));
         context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
     }
 
@@ -126,6 +126,12 @@ abstract class Browsed extends StudioTest {
         form.locator("[name=unit]").selectOption(unit);
         form.locator("[name=ppi]").fill(ppi);
         form.getByText("Make the sheet").click();
+        ready();
+    }
+
+    /** My sheets, where people come from. */
+    void mySheets() {
+        page.navigate(address("/sheets"));
         ready();
     }
 
@@ -242,7 +248,7 @@ abstract class Browsed extends StudioTest {
 
     /** What was done has reached the server and the page; the bench is that of the selection. */
     void settled() {
-        assertThat(page.locator("[aria-busy=true]")).hasCount(0);
+        page.waitForFunction("() => !document.querySelector('[aria-busy=true]')");
     }
 
     void undoSays(String title) {

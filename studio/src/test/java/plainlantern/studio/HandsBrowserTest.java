@@ -197,6 +197,7 @@ class HandsBrowserTest extends Browsed {
      */
     @Test
     void toolsAndModifiers() {
+        mySheets();
         filled(2, false);
         page.keyboard().press("1");
         click(panel(0));
@@ -234,7 +235,7 @@ class HandsBrowserTest extends Browsed {
         page.keyboard().press("6");
         assertThat(page.locator("#faults")).isVisible();
         page.goBack();
-        page.waitForURL("**/sheets?welcome");
+        page.waitForURL("**/sheets");
     }
 
     /**

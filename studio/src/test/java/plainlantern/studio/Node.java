@@ -34,7 +34,7 @@ final class Node implements AutoCloseable {
 
     void start() throws IOException {
         List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1"));
+                "-XX:+UseSerialGC"));
         command.addAll(options);
         command.addAll(List.of("-cp", System.getProperty("java.class.path"), "plainlantern.studio.Studio"));
         ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true)

@@ -11,6 +11,8 @@ import java.util.Random;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import plainlantern.asking.Unit;
 import plainlantern.editing.placing.LayOut;
@@ -26,6 +28,23 @@ class NodesTest extends StudioTest {
     /** What starts faster: parts that no request asked for are made later, and the schema is known to be the present one. */
     private static final Map<String, String> SOON = Map.of("SPRING_MAIN_LAZYINITIALIZATION", "true", "SPRING_FLYWAY_ENABLED", "false",
             "LANTERN_PASSWORD_STRENGTH", "4");
+
+    private static Node one;
+    private static Node two;
+
+    @BeforeAll
+    static void start() throws Exception {
+        one = new Node(SMALL, SOON);
+        two = new Node(SMALL, SOON);
+        one.ready();
+        two.ready();
+    }
+
+    @AfterAll
+    static void end() {
+        one.close();
+        two.close();
+    }
 
     private UUID sheet(Visitor visitor, String name) throws Exception {
         member = accounts.find(visitor.signUp(name, "reeds and water")).orElseThrow();
@@ -50,29 +69,28 @@ class NodesTest extends StudioTest {
     @Test
     void noAnsweredEditIsLostWhenNodesAreKilled() throws Exception {
         Random random = new Random(7);
-        try (Node one = new Node(SMALL, SOON); Node two = new Node(SMALL, SOON)) {
-            List<Node> nodes = List.of(one.ready(), two.ready());
-            Visitor visitor = new Visitor(one.port());
-            UUID id = sheet(visitor, "Kills");
-            visitor.get("/sheets/" + id);
-            double before = sheets.open(id, member.id()).sheet().holder("p1").seat().centre().x();
-            boolean[] over = {false};
-            CompletableFuture<Integer> editing = CompletableFuture.supplyAsync(() -> edits(visitor, id, nodes, over));
-            int kills = 0;
-            for (long end = System.nanoTime() + 1_000_000_000L * Long.getLong("lantern.seconds", 15); kills < 3
-                    || kills < 20 && System.nanoTime() < end; kills++) {
-                nodes.get((kills + 1) % 2).ready();
-                Node victim = nodes.get(kills % 2);
-                Thread.sleep(random.nextInt(400));
-                victim.kill();
-                victim.start();
-            }
-            over[0] = true;
-            int made = editing.get();
-            System.out.println(kills + " kills, " + made + " edits answered");
-            assertThat(made).isGreaterThan(kills);
-            assertThat(sheets.open(id, member.id()).sheet().holder("p1").seat().centre().x()).isEqualTo(before + 0.25 * made);
+        List<Node> nodes = List.of(one, two);
+        Visitor visitor = new Visitor(one.port());
+        UUID id = sheet(visitor, "Kills");
+        visitor.get("/sheets/" + id);
+        double before = sheets.open(id, member.id()).sheet().holder("p1").seat().centre().x();
+        boolean[] over = {false};
+        CompletableFuture<Integer> editing = CompletableFuture.supplyAsync(() -> edits(visitor, id, nodes, over));
+        int kills = 0;
+        for (long end = System.nanoTime() + 1_000_000_000L * Long.getLong("lantern.seconds", 15); kills < 3
+                || kills < 20 && System.nanoTime() < end; kills++) {
+            nodes.get((kills + 1) % 2).ready();
+            Node victim = nodes.get(kills % 2);
+            Thread.sleep(random.nextInt(400));
+            victim.kill();
+            victim.start();
         }
+        for (Node node : nodes) node.ready();
+        over[0] = true;
+        int made = editing.get();
+        System.out.println(kills + " kills, " + made + " edits answered");
+        assertThat(made).isGreaterThan(kills);
+        assertThat(sheets.open(id, member.id()).sheet().holder("p1").seat().centre().x()).isEqualTo(before + 0.25 * made);
     }
 
     /** One edit after the other, each sent until it is answered, wherever somebody answers. */
@@ -107,40 +125,36 @@ class NodesTest extends StudioTest {
     /** Eight clients at two nodes, three hundred edits of one sheet: none is lost, and versions only grow. */
     @Test
     void twoNodesShareASheet() throws Exception {
-        try (Node one = new Node(SMALL, SOON); Node two = new Node(SMALL, SOON)) {
-            one.ready();
-            two.ready();
-            Visitor first = new Visitor(one.port());
-            UUID id = sheet(first, "Two nodes");
-            double before = sheets.open(id, member.id()).sheet().holder("p1").seat().centre().x();
-            List<Visitor> visitors = new ArrayList<>();
-            // One after the other: passwords take their time, and a node lets nobody wait for long.
-            for (int i = 0; i < 8; i++) {
-                Visitor visitor = new Visitor(i % 2 == 0 ? one.port() : two.port());
-                visitor.get("/sign-in");
-                visitor.post("/sign-in", "name", member.signIn(), "password", "reeds and water");
-                assertThat(visitor.get("/sheets/" + id).statusCode()).isEqualTo(200);
-                visitors.add(visitor);
-            }
-            List<CompletableFuture<List<Long>>> clients = IntStream.range(0, 8).mapToObj(i -> CompletableFuture.supplyAsync(() -> {
-                try {
-                    Visitor visitor = visitors.get(i);
-                    List<Long> versions = new ArrayList<>();
-                    for (int n = 0; n < (i < 4 ? 38 : 37); n++) versions.add(move(visitor, id, UUID.randomUUID()));
-                    return versions;
-                } catch (Exception e) {
-                    throw new IllegalStateException(e);
-                }
-            })).toList();
-            List<Long> all = new ArrayList<>();
-            for (CompletableFuture<List<Long>> client : clients) {
-                assertThat(client.get()).isSorted().doesNotHaveDuplicates();
-                all.addAll(client.get());
-            }
-            assertThat(all).hasSize(300).doesNotHaveDuplicates();
-            assertThat(sheets.version(id, member.id())).isEqualTo(301);
-            assertThat(sheets.open(id, member.id()).sheet().holder("p1").seat().centre().x()).isEqualTo(before + 75);
+        Visitor first = new Visitor(one.port());
+        UUID id = sheet(first, "Two nodes");
+        double before = sheets.open(id, member.id()).sheet().holder("p1").seat().centre().x();
+        List<Visitor> visitors = new ArrayList<>();
+        // One after the other: passwords take their time, and a node lets nobody wait for long.
+        for (int i = 0; i < 8; i++) {
+            Visitor visitor = new Visitor(i % 2 == 0 ? one.port() : two.port());
+            visitor.get("/sign-in");
+            visitor.post("/sign-in", "name", member.signIn(), "password", "reeds and water");
+            assertThat(visitor.get("/sheets/" + id).statusCode()).isEqualTo(200);
+            visitors.add(visitor);
         }
+        List<CompletableFuture<List<Long>>> clients = IntStream.range(0, 8).mapToObj(i -> CompletableFuture.supplyAsync(() -> {
+            try {
+                Visitor visitor = visitors.get(i);
+                List<Long> versions = new ArrayList<>();
+                for (int n = 0; n < (i < 4 ? 38 : 37); n++) versions.add(move(visitor, id, UUID.randomUUID()));
+                return versions;
+            } catch (Exception e) {
+                throw new IllegalStateException(e);
+            }
+        })).toList();
+        List<Long> all = new ArrayList<>();
+        for (CompletableFuture<List<Long>> client : clients) {
+            assertThat(client.get()).isSorted().doesNotHaveDuplicates();
+            all.addAll(client.get());
+        }
+        assertThat(all).hasSize(300).doesNotHaveDuplicates();
+        assertThat(sheets.version(id, member.id())).isEqualTo(301);
+        assertThat(sheets.open(id, member.id()).sheet().holder("p1").seat().centre().x()).isEqualTo(before + 75);
     }
 
     /** Behind a proxy that ends TLS: redirects to https, a Secure cookie, HSTS (RFC 6797); its word for the address is taken. */

@@ -239,6 +239,7 @@ class PicturesBrowserTest extends Browsed {
     /** While a gesture runs the browser stops the picture where the server will: both ways of clamping give the same numbers. */
     @Test
     void theBoardStopsWhereTheCoreStops() {
+        mySheets();
         Random random = new Random(11);
         for (int i = 0; i < 120; i++) {
             Path outline = random.nextBoolean() ? new Ellipse().path(40 + random.nextInt(90), 30 + random.nextInt(90))

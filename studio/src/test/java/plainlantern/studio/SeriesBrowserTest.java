@@ -139,8 +139,7 @@ class SeriesBrowserTest extends Browsed {
     /** A new sheet begins with one that comes with the application, and looks finished at once. */
     @Test
     void aSheetBeginsWithATemplateThatComesAlong() {
-        page.navigate(address("/sheets"));
-        ready();
+        mySheets();
         page.getByText("New sheet").first().click();
         assertThat(page.locator("dialog .template")).hasCount(10);
         page.locator("dialog .template", new Page.LocatorOptions().setHasText("Season postcard")).click();
