@@ -248,7 +248,7 @@ abstract class Browsed extends StudioTest {
 
     /** What was done has reached the server and the page; the bench is that of the selection. */
     void settled() {
-        page.waitForFunction("() => !document.querySelector('[aria-busy=true]')");
+        assertThat(page.locator("[aria-busy=true]")).hasCount(0);
     }
 
     void undoSays(String title) {
