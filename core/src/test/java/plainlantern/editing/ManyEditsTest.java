@@ -56,7 +56,7 @@ class ManyEditsTest {
      * After each step the sheet can be stored and painted, no id comes twice or back from the dead, layouts name only what is or was on
      * the sheet, and the sheets before are still what they were: undo is exact.
      */
-    @Tried(100)
+    @Tried(150)
     void everyStepLeavesASoundSheet(Chance chance) {
         Sheet start = Sheets.any(chance);
         List<String> morning = chance.list(6, 16, c -> c.of(EDITS));

@@ -85,9 +85,9 @@ class NodesTest extends StudioTest {
             victim.kill();
             victim.start();
         }
-        for (Node node : nodes) node.ready();
         over[0] = true;
         int made = editing.get();
+        for (Node node : nodes) node.ready();
         System.out.println(kills + " kills, " + made + " edits answered");
         assertThat(made).isGreaterThan(kills);
         assertThat(sheets.open(id, member.id()).sheet().holder("p1").seat().centre().x()).isEqualTo(before + 0.25 * made);
