@@ -19,13 +19,15 @@ final class FastWebp {
     }
 
     /**
-     * The picture as stored, its sides divided by {@code shrink} and rounded up, TYPE_3BYTE_BGR, or TYPE_4BYTE_ABGR with transparency.
+     * The picture as stored, of an animation the first one, its sides divided by {@code shrink} and rounded up, TYPE_3BYTE_BGR, or
+     * TYPE_4BYTE_ABGR with transparency.
      *
      * @param shrink 1, 2, 4 or 8
      */
     static Optional<BufferedImage> decode(byte[] webp, int shrink) {
+        byte[] still = WebpFrame.first(webp).orElse(webp);
         return LibWebp.LIBRARY
-                .flatMap(library -> NativePixels.of(webp, file -> decode(library, file, new NativeLong(webp.length), shrink)));
+                .flatMap(library -> NativePixels.of(still, file -> decode(library, file, new NativeLong(still.length), shrink)));
     }
 
     private static Optional<BufferedImage> decode(LibWebp library, Memory file, NativeLong size, int shrink) {

@@ -59,6 +59,31 @@ class DecodingTest {
         }
     }
 
+    /** Of an animation, however it may lie on its canvas, the first picture: pixel by pixel what libvips reads there. */
+    @Test
+    void anAnimatedWebpIsItsFirstPicture(@TempDir File folder) throws Exception {
+        ImageIO.write(PAINTED, "png", new File(folder, "one.png"));
+        Painted.run(folder, "vips", "invert", "one.png", "two.png");
+        Painted.run(folder, "vips", "join", "one.png", "two.png", "both.v", "vertical");
+        for (String how : List.of("--lossless", "--Q=70")) {
+            Painted.run(folder, "vips", "webpsave", "both.v", "in.webp", "--page-height", "535", how);
+            Painted.run(folder, "vips", "copy", "in.webp[page=0]", "out.png");
+            byte[] webp = Files.readAllBytes(new File(folder, "in.webp").toPath());
+            BufferedImage theirs = ImageIO.read(new File(folder, "out.png"));
+            PictureFile file = PictureReader.inspect("in.webp", webp);
+            assertThat(Painted.worst(FastWebp.decode(webp, 1).orElseThrow(), theirs)).isZero();
+            assertThat(Painted.worst(PictureReader.decode("in.webp", webp, file), theirs)).isZero();
+            // The canvas (RFC 9649, 2.7.1): larger than the picture, which lies at 20, 10.
+            webp[25]++;
+            int frame = WebpChunk.find(webp, "ANMF").orElseThrow().from();
+            webp[frame] = 10;
+            webp[frame + 3] = 5;
+            assertThat(Painted.worst(FastWebp.decode(webp, 1).orElseThrow(), theirs)).isZero();
+            for (int length : new int[] {13, 30, frame - 3, frame + 3, frame + 20, webp.length / 4})
+                assertThat(FastWebp.decode(Arrays.copyOf(webp, length), 1)).as("%d bytes", length).isEmpty();
+        }
+    }
+
     /** Beyond 32 megapixels the decoder halves, whose means of stored values are those of light where colours are even. */
     @Test
     void aVeryLargeWebpIsHalvedWhileItIsRead(@TempDir File folder) throws Exception {
