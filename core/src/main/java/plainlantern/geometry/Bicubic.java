@@ -11,7 +11,10 @@ import java.util.function.UnaryOperator;
  * the place of its edge that is nearest.
  */
 public final class Bicubic {
-    /** A step on the way back that is shorter leads to within the hundredth part of it, in sides of the square. */
+    /**
+     * A step on the way back that is shorter leads to within the hundredth part of it, in sides of the square, unless it leads over the
+     * square's edge, where all begins to be moved otherwise.
+     */
     private static final double NEAR = 3e-5;
     private static final int MOST_STEPS = 40;
     private static final int MOST_HALVES = 8;
@@ -103,7 +106,7 @@ public final class Bicubic {
                 double su = (ex * (1 + lie.dyv) - ey * lie.dxv) / area;
                 double sv = (ey * (1 + lie.dxu) - ex * lie.dyu) / area;
                 double share = 1;
-                boolean last = su * su + sv * sv < NEAR * NEAR;
+                boolean last = su * su + sv * sv < NEAR * NEAR && side(u) == side(u - su) && side(v) == side(v - sv);
                 for (int halves = 0; !last && halves < MOST_HALVES; halves++, share /= 2) {
                     lie.look(u - su * share, v - sv * share);
                     if (off(u - su * share, v - sv * share, p) < ex * ex + ey * ey) break;
@@ -115,6 +118,11 @@ public final class Bicubic {
             dx = p.x() - u;
             dy = p.y() - v;
             return new Point(u, v);
+        }
+
+        /** Before the square, in it or behind it. */
+        private static int side(double at) {
+            return at < 0 ? -1 : at > 1 ? 1 : 0;
         }
 
         private double off(double u, double v, Point p) {
