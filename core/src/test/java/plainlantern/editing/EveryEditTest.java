@@ -301,10 +301,10 @@ class EveryEditTest {
         }
     }
 
-    /** No kind is refused on every sheet: then nothing would be known of it. */
+    /** No kind is refused on every sheet: then nothing would be known of it. A short exploration does not come to all of them. */
     @AfterAll
     static void everyKindWasMade() {
-        if (MADE.isEmpty()) return;
+        if (MADE.isEmpty() || Long.getLong("lantern.explore") != null) return;
         String told = MADE.entrySet().stream().map(e -> e.getKey() + " " + e.getValue()[0] + "/" + e.getValue()[1])
                 .collect(Collectors.joining(", "));
         System.out.println("Edits made/refused: " + told);
