@@ -250,7 +250,7 @@ public final class ServerBench {
                 + "\"columns\":10,\"gapAcross\":6,\"gapDown\":6},"
                 + "\"margins\":{\"top\":10,\"right\":10,\"bottom\":10,\"left\":10}}");
         List<String> all = new ArrayList<>();
-        Matcher ids = Pattern.compile("data-id=\"(p[0-9]+)\" data-panel").matcher(get("/sheets/" + id));
+        Matcher ids = Pattern.compile("<g class=\"panel [^>]* data-id=\"(p[0-9]+)\"").matcher(get("/sheets/" + id));
         while (ids.find()) all.add("\"" + ids.group(1) + "\"");
         for (int i = 0; i < 12; i++) edit(id, "{\"kind\":\"fill\",\"panels\":[" + String.join(",", all.subList(i * 5, i * 5 + 5))
                 + "],\"picture\":\"" + shas.get(i) + "\"}");

@@ -67,18 +67,36 @@ public final class BoardPainter {
 
     /** Its group. {@code href} gives the address of a picture's preview. */
     public String board(Addresses href) {
+        return group(href, " data-panel='" + attribute(numbers()) + "'", painted(href));
+    }
+
+    /** Its group with its form alone, as a page of very many begins. */
+    public String bare(Addresses href) {
+        return group(href, "", "");
+    }
+
+    private String group(Addresses href, String numbers, String painted) {
         StringBuilder out = new StringBuilder("<g class=\"panel ").append(state.label()).append(' ').append(panel.kind())
                 .append(panel.glaze().filter(Glaze::whole).isPresent() ? " whole" : "")
                 .append(panel.hidden() ? " out" : "").append(panel.locked() ? " locked" : "")
-                .append("\" data-id=\"").append(panel.id()).append("\" data-panel='")
-                .append(attribute(BoardNumbers.json(numbers(sheet, panel, state.label())))).append("'>");
+                .append("\" data-id=\"").append(panel.id()).append('"').append(numbers).append('>');
+        form(Surface.board(href, Optional.of(path)), out);
+        return out.append(painted).append("</g>").toString();
+    }
+
+    /** The numbers that gestures need, as JSON on one line. */
+    public String numbers() {
+        return BoardNumbers.json(numbers(sheet, panel, state.label()));
+    }
+
+    /** What its group holds besides its form. */
+    public String painted(Addresses href) {
         Surface board = Surface.board(href, Optional.of(path));
-        form(board, out);
-        item.ifPresent(painted -> out.append(SvgPainter.item(painted, board)));
+        StringBuilder out = new StringBuilder(item.map(painted -> SvgPainter.item(painted, board)).orElse(""));
         if (state == PanelState.BARE) panel.holder().flatMap(holder -> PanelState.bare(sheet, holder))
                 .ifPresent(bare -> out.append("<path class=\"bare-area\" fill-rule=\"evenodd\" d=\"")
                 .append(board.d(bare.mapped(panel.seat().toSheet()))).append("\"/>"));
-        return out.append("</g>").toString();
+        return out.toString();
     }
 
     /** A small drawing of it alone: the form with what it shows. */

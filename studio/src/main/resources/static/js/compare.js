@@ -1,5 +1,6 @@
 // A line on the board: left of it the pictures are as they were before their tones. It is moved by its handle.
 import { sheet, watch, display, plain, wanted } from "./sheet.js";
+import { arriveNow } from "./arrival.js";
 import { view, toScreen, sharpen } from "./view.js";
 
 const well = document.getElementById("well");
@@ -33,6 +34,7 @@ function draw() {
   const before = document.createElementNS(SVG, "g");
   before.id = "before";
   before.innerHTML = "<clipPath id=\"before-clip\"><rect/></clipPath><g clip-path=\"url(#before-clip)\"></g>";
+  arriveNow();
   const ground = document.getElementById("ground").cloneNode(true);
   const panels = document.getElementById("panels").cloneNode(true);
   before.lastElementChild.append(...ground.childNodes, panels);

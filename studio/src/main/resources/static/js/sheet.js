@@ -1,4 +1,6 @@
 // What the page knows of the sheet: its facts, its panels as the server sent them, and what is selected.
+import { numbers, whole } from "./arrival.js";
+
 const { dataset } = document.body;
 
 export const sheet = {
@@ -14,8 +16,11 @@ const layer = document.getElementById("panels");
 for (const part of document.querySelectorAll(".arriving")) part.classList.remove("arriving");
 const listeners = [];
 
-/** The group of a panel on the board. */
-export function group(id) {
+/** The group of a panel on the board, with all that is painted into it. */
+export const group = (id) => whole(place(id));
+
+/** It as it is by now: its form and its numbers are there. */
+function place(id) {
   // Its form has an id of its own: of thousands it is found at once.
   const there = document.getElementById(`form-${id}`)?.parentNode;
   return there?.parentNode === layer ? there : layer.querySelector(`:scope > [data-id="${id}"]`);
@@ -23,8 +28,8 @@ export function group(id) {
 
 /** The numbers that the server sent with a panel. */
 export function panel(id) {
-  const g = group(id);
-  return (g.numbers ||= Object.defineProperty(JSON.parse(g.dataset.panel), "picture", { get() { return this.pictures?.[acting(this)]; } }));
+  const g = place(id);
+  return (g.numbers ||= Object.defineProperty(JSON.parse(numbers(g)), "picture", { get() { return this.pictures?.[acting(this)]; } }));
 }
 
 /** The layer that gestures mean: the chosen one where it is a picture, else the frontmost picture. */
@@ -41,7 +46,7 @@ export function choose(at) {
 
 export const groups = () => [...layer.children];
 export const ids = () => groups().map((g) => g.dataset.id);
-export const form = (id) => group(id).querySelector(".form").getAttribute("d");
+export const form = (id) => place(id).querySelector(".form").getAttribute("d");
 
 /** The address of an image's pixels up to their size. */
 const pixels = (href) => href.replace(/[^/]+$/, "");
@@ -165,7 +170,7 @@ export function remember(chosen) {
 export function order(wanted) {
   const there = new Set(wanted);
   for (const g of groups()) if (!there.has(g.dataset.id)) g.remove();
-  ids().every((id, i) => id === wanted[i]) || wanted.forEach((id) => layer.append(group(id)));
+  ids().every((id, i) => id === wanted[i]) || wanted.forEach((id) => layer.append(place(id)));
 }
 
 /** The panels that are selected together with one, itself first: its group, or itself alone. */

@@ -1,5 +1,6 @@
 // Tone: pictures are chosen here and toned from the bench. While a slider moves, the board shows what the edit would give.
 import { sheet, select, ids, panel, group, pick, watch, load, display, plain, wanted } from "./sheet.js";
+import { arriveNow } from "./arrival.js";
 import { edit, ask, previewer } from "./server.js";
 import { onBench, clearProblems, problemAt } from "./bench-parts.js";
 import { say } from "./notes.js";
@@ -226,6 +227,7 @@ watch((what) => what === "selection" && (paperToo = false));
 // Before and after: a button that is held, a key that is held, a line on the board.
 const painted = new Map();
 function before(shown) {
+  arriveNow();
   // What glazes show has all in it that is done beneath them.
   for (const glaze of document.querySelectorAll("#panels .glaze")) glaze.classList.toggle("away", shown);
   for (const image of document.querySelectorAll("#ground image[data-before], #panels image[data-before]")) {

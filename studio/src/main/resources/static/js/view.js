@@ -1,5 +1,5 @@
 // Where the sheet is on the screen: zoom, pan, rulers, and previews with enough pixels for what is shown.
-import { sheet, changed, watch, wanted, load, display, glazed, level } from "./sheet.js";
+import { sheet, changed, watch, wanted, load, glazed, level } from "./sheet.js";
 import { rulerMarks } from "./ruler-marks.js";
 
 const well = document.getElementById("well");
@@ -93,19 +93,6 @@ function show() {
   sharpening = setTimeout(sharpen, 120);
   changed("view");
 }
-
-/** So many images get their pixels in one frame. */
-const EACH = 400;
-
-/** On a sheet of very many pictures they come once the page is there, some in each frame, from the back to the front. */
-function arrive() {
-  const waiting = [...document.querySelectorAll("#panels image[data-waits]:not([href])")].slice(0, EACH);
-  for (const image of waiting) {
-    display(image, image.dataset.waits);
-  }
-  if (waiting.length) requestAnimationFrame(arrive);
-}
-arrive();
 
 /** Asks for larger previews where the present ones have fewer pixels than the screen shows. */
 export function sharpen() {

@@ -1,6 +1,7 @@
 // The workbench: brings the parts together and hands the pointer to the stage that is open.
 import { sheet, ids, watch } from "./sheet.js";
-import "./bed.js";
+import { bed } from "./bed.js";
+import { arrive } from "./arrival.js";
 import "./times.js";
 import "./drawing.js";
 import { bare } from "./bare.js";
@@ -188,3 +189,7 @@ bare(well);
 showBench(by("bench").innerHTML);
 fit();
 document.documentElement.dataset.ready = "true";
+window.addEventListener("load", () => requestAnimationFrame(() => arrive(() => {
+  bed();
+  sharpen();
+})));

@@ -11,6 +11,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
@@ -68,16 +69,21 @@ class Answers {
         return elements.parallelStream().map(e -> BoardPainter.of(sheet, e)).toList();
     }
 
-    /** All of a page's elements as the board draws them. */
+    /** All of a page's elements as its board begins with them: of very many the forms alone. */
     static List<String> boards(UUID sheet, List<BoardPainter> drawn) {
-        boolean many = drawn.size() > LineUpView.MANY;
-        Addresses href = many ? card(sheet) : board(sheet);
-        return drawn.parallelStream().map(p -> p.board(href)).map(svg -> many ? waiting(svg) : svg).toList();
+        Addresses href = board(sheet);
+        return drawn.parallelStream().map(p -> many(drawn) ? p.bare(href) : p.board(href)).toList();
     }
 
-    /** Its pictures wait until the page is there: see view.js. */
-    private static String waiting(String svg) {
-        return svg.replace(" href=\"/pictures/", " data-waits=\"/pictures/");
+    /** The rest of very many elements, a line each: their numbers, a tab, what is painted into them (see arrival.js). Nothing of fewer. */
+    static String arriving(UUID sheet, List<BoardPainter> drawn) {
+        Addresses href = card(sheet);
+        return !many(drawn) ? "" : drawn.parallelStream().map(p -> p.numbers().replace("<", "\\u003c") + "\t" + p.painted(href))
+                .collect(Collectors.joining("\n"));
+    }
+
+    private static boolean many(List<BoardPainter> drawn) {
+        return drawn.size() > LineUpView.MANY;
     }
 
     /** @param whole whether everything is drawn, because the page showed another version than the edit met */

@@ -92,6 +92,7 @@ public class BoardController {
         model.addAttribute("kept", Answers.kept(opened));
         List<BoardPainter> drawn = Answers.drawn(sheet, sheet.elements());
         model.addAttribute("panels", Answers.boards(id, drawn));
+        model.addAttribute("arriving", Answers.arriving(id, drawn));
         model.addAttribute("lineup", LineUpView.of(sheet, drawn, Answers.card(id)));
         model.addAttribute("vistas", SheetJson.MAPPER.writeValueAsString(Answers.vistas(sheet)));
         model.addAttribute("swatches", SheetJson.MAPPER.writeValueAsString(Answers.swatches(sheet)));

@@ -8,6 +8,7 @@ import java.util.UUID;
 import plainlantern.editing.Foreseen;
 import plainlantern.editing.Laid;
 import plainlantern.outline.PathData;
+import plainlantern.rendering.Addresses;
 import plainlantern.rendering.BoardPainter;
 
 /**
@@ -21,15 +22,16 @@ import plainlantern.rendering.BoardPainter;
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
 record ForeseenView(List<Answer.Part> changed, Optional<String> paper, List<Map<String, Object>> vistas, Optional<String> says,
-Optional<DealView> deal,
-        Optional<List<String>> cells, Optional<String> lost, Optional<List<double[]>> across, Optional<List<double[]>> down) {
+        Optional<DealView> deal, Optional<List<String>> cells, Optional<String> lost, Optional<List<double[]>> across,
+        Optional<List<double[]>> down) {
     static ForeseenView of(UUID sheet, Foreseen seen) {
-        List<Answer.Part> changed = Answers.changed(seen.before(), seen.after()).stream()
-                .map(e -> new Answer.Part(e.id(), BoardPainter.of(seen.after(), e).board(Answers.board(sheet)), "")).toList();
+        Addresses board = Answers.board(sheet);
+        List<Answer.Part> changed = Answers.changed(seen.before(), seen.after()).parallelStream()
+                .map(e -> new Answer.Part(e.id(), BoardPainter.of(seen.after(), e).board(board), "")).toList();
         Optional<DealView> deal = seen.dealt().isEmpty() ? Optional.empty() : Optional.of(DealView.of(seen.before(), seen.dealt()));
         Optional<Laid> laid = seen.laid();
         Optional<String> paper = seen.after().paper().equals(seen.before().paper()) ? Optional.empty()
-                : Optional.of(BoardPainter.paper(seen.after(), Answers.board(sheet)));
+                : Optional.of(BoardPainter.paper(seen.after(), board));
         return new ForeseenView(changed, paper, Answers.vistas(seen.after()), seen.says().or(() -> laid.map(Laid::says)), deal,
                 laid.map(l -> l.cells().stream().map(PathData::of).toList()), laid.map(l -> l.lost().orElse("")),
                 laid.map(Laid::across).filter(lines -> !lines.isEmpty()), laid.map(Laid::down).filter(lines -> !lines.isEmpty()));
