@@ -116,8 +116,7 @@ class AccountBrowserTest extends Browsed {
                 Arrays.copyOf(Files.readAllBytes(saved), 3000)));
         assertThat(page.locator("[role=alert]:visible")).containsText("damaged");
         chooser.setInputFiles(new FilePayload("day.lantern.zip", "application/zip", Files.readAllBytes(saved)));
-        page.waitForURL(url -> url.matches(".*/sheets/[0-9a-f-]{36}") && !url.equals(sheet), new Page.WaitForURLOptions()
-                .setTimeout(30_000));
+        page.waitForURL(url -> url.matches(".*/sheets/[0-9a-f-]{36}") && !url.equals(sheet));
         ready();
         page.keyboard().press("2");
         assertThat(page.locator(".shelf-picture")).hasCount(1);

@@ -37,6 +37,8 @@ import plainlantern.picture.Resample;
  */
 abstract class Browsed extends StudioTest {
     static Playwright playwright;
+    /** Milliseconds that anything is waited for: a busy machine is slow, not wrong. */
+    private static final double PATIENCE = 60_000;
     static Browser browser;
     static BrowserContext context;
 
@@ -48,13 +50,13 @@ abstract class Browsed extends StudioTest {
 
     @BeforeAll
     static void launch() {
-        // A busy machine is slow, not wrong.
-        setDefaultAssertionTimeout(20_000);
+        setDefaultAssertionTimeout(PATIENCE);
         playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(chromium()).setArgs(List.of("--no-sandbox",
                 "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update",
                 "--disable-sync", "--force-color-profile=srgb", "--font-render-hinting=none")));
         context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+        context.setDefaultTimeout(PATIENCE);
     }
 
     /** Debian has one without windows, which starts and paints faster; the whole one does as well. */
@@ -170,7 +172,7 @@ abstract class Browsed extends StudioTest {
     /** Where to point; what is being drawn anew at this moment has no place, so it is looked at again. */
     double[] middle(Locator what) {
         BoundingBox box = what.boundingBox();
-        for (int tries = 0; box == null && tries < 100; tries++) {
+        for (int tries = 0; box == null && tries < 1000; tries++) {
             page.waitForTimeout(20);
             box = what.boundingBox();
         }
@@ -251,6 +253,24 @@ abstract class Browsed extends StudioTest {
         assertThat(page.locator("[aria-busy=true]")).hasCount(0);
     }
 
+    /** Waits by a timer of the page: what its other timers were to do by then is done, however slow it is. */
+    void rest(int milliseconds) {
+        page.evaluate("ms => new Promise((done) => setTimeout(done, ms))", milliseconds);
+    }
+
+    private void frames() {
+        page.evaluate("() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)))");
+    }
+
+    /** Pictures are as sharp as the board shows them: more pixels are asked for up to 120 ms after a change. */
+    void sharp() {
+        settled();
+        frames();
+        rest(200);
+        assertThat(page.locator("image[data-waits]")).hasCount(0);
+        frames();
+    }
+
     void undoSays(String title) {
         settled();
         assertThat(page.locator("#undo")).hasAttribute("title", "Undo " + title);
@@ -258,7 +278,8 @@ abstract class Browsed extends StudioTest {
 
     /** Where each panel's picture has its upper left corner, mm on the sheet. */
     List<Double> imageLefts() {
-        page.waitForTimeout(300);
+        rest(300);
+        settled();
         return numbers("() => [...document.querySelectorAll('#panels image')].map(i => i.transform.baseVal.consolidate().matrix.e)", null);
     }
 
@@ -273,8 +294,7 @@ abstract class Browsed extends StudioTest {
     /** Mean difference, of 255, between the sheet on the board as Chromium shows it and a delivery of the same size. */
     double boardDifference(BufferedImage delivered) throws Exception {
         page.setViewportSize(1800, 1200);
-        page.waitForTimeout(600);
-        assertThat(page.locator("image[data-waits]")).hasCount(0);
+        sharp();
         BoundingBox box = page.locator("#paper").boundingBox();
         byte[] shot = page.screenshot(new Page.ScreenshotOptions().setClip(box.x, box.y, box.width, box.height));
         BufferedImage board = ImageIO.read(new ByteArrayInputStream(shot));

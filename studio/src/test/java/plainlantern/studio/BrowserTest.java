@@ -419,9 +419,12 @@ class BrowserTest extends Browsed {
         page.mouse().move(at[0], at[1]);
         page.mouse().down();
         page.mouse().move(at[0] + 30, at[1]);
-        page.waitForTimeout(500);
-        page.mouse().move(at[0] + 1, at[1] + 40);
-        assertThat(page.locator("#hints .catch")).not().hasCount(0);
+        // What it may be caught by is asked for when the drag begins.
+        page.waitForCondition(() -> {
+            page.mouse().move(at[0] + 3, at[1] + 40);
+            page.mouse().move(at[0] + 1, at[1] + 40);
+            return page.locator("#hints .catch").count() > 0;
+        });
         page.mouse().up();
         assertThat(field("top")).not().hasValue("30.00 mm");
         assertThat(number("left")).isEqualTo(left);

@@ -134,7 +134,7 @@ class ConnectionBrowserTest extends Browsed {
         page.locator("#well").focus();
         page.keyboard().press("ArrowDown");
         page.waitForFunction("() => document.getAnimations().some(one => one.animationName === 'busy')");
-        page.waitForSelector("#busy", new Page.WaitForSelectorOptions().setState(WaitForSelectorState.VISIBLE).setTimeout(20_000));
+        page.waitForSelector("#busy", new Page.WaitForSelectorOptions().setState(WaitForSelectorState.VISIBLE));
         double shown = ((Number) page.evaluate(
                 "() => parseFloat(getComputedStyle(document.getElementById('busy')).transitionDelay) * 1000")).doubleValue();
         assertThat(shown).as("milliseconds until it is seen").isBetween(100.0, 400.0);

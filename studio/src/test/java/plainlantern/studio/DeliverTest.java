@@ -62,7 +62,7 @@ class DeliverTest extends StudioTest {
         for (int i = 0; i < fields.length; i += 2) request.param(fields[i], fields[i + 1]);
         List<String> ids = answer(ask(request)).path("ids").valueStream().map(node -> node.asString("")).toList();
         assertThat(ids).isNotEmpty();
-        for (int tries = 0; tries < 300; tries++) {
+        for (int tries = 0; tries < 600; tries++) {
             String list = ask(get("/sheets/" + id + "/deliveries")).getContentAsString();
             assertThat(list).doesNotContain("failed");
             if (ids.stream().allMatch(one -> list.contains("/deliveries/" + one + "/file"))) return ids;
@@ -73,7 +73,7 @@ class DeliverTest extends StudioTest {
 
     private MockHttpServletResponse file(String delivery) throws Exception {
         var started = web.perform(get("/deliveries/" + delivery + "/file").with(signedIn(member))).andReturn();
-        started.getAsyncResult(20_000);
+        started.getAsyncResult(60_000);
         return started.getResponse();
     }
 

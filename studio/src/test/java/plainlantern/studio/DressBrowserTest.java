@@ -188,9 +188,12 @@ class DressBrowserTest extends Browsed {
         page.keyboard().press("1");
         page.keyboard().press("Escape");
         double[] seam = {paper.x + paper.width / 2, paper.y + paper.height / 2};
-        page.waitForTimeout(500);
-        page.mouse().move(seam[0] + 1, seam[1]);
-        assertThat(page.locator("#well")).hasClass(Pattern.compile("on-seam"));
+        // Seams are asked for when nothing is selected any more.
+        page.waitForCondition(() -> {
+            page.mouse().move(seam[0] + 2, seam[1]);
+            page.mouse().move(seam[0] + 1, seam[1]);
+            return page.locator("#well.on-seam").count() == 1;
+        });
         drag(seam, 40, 0);
         undoSays("Move seam");
         assertThat(middle(page.locator("#panels .panel.rule .rim"))[0]).isCloseTo(before + 40, within(6.0));

@@ -44,12 +44,8 @@ class HandsBrowserTest extends Browsed {
         return page.locator("#panels .panel").nth(panel).locator("image").first().boundingBox();
     }
 
-    /** Of the pictures as sharp as the board shows them: more pixels are asked for up to 120 ms after a change, by a timer of the page. */
     private int pixel(double x, double y) throws Exception {
-        settled();
-        page.evaluate("() => new Promise((done) => setTimeout(done, 200))");
-        assertThat(page.locator("image[data-waits]")).hasCount(0);
-        page.evaluate("() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)))");
+        sharp();
         byte[] shot = page.screenshot(new Page.ScreenshotOptions().setClip(x, y, 1, 1));
         return ImageIO.read(new ByteArrayInputStream(shot)).getRGB(0, 0) & 0xFFFFFF;
     }

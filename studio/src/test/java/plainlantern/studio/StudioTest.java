@@ -72,9 +72,9 @@ public abstract class StudioTest {
         };
     }
 
-    /** Asks again and again until the answer is as wanted, for half a minute at most. */
+    /** Asks again and again until the answer is as wanted, for a minute at most. */
     protected static <T> T until(Callable<T> asked, Predicate<T> wanted) throws Exception {
-        return until(asked, wanted, 30);
+        return until(asked, wanted, 60);
     }
 
     protected static <T> T until(Callable<T> asked, Predicate<T> wanted, int seconds) throws Exception {

@@ -20,7 +20,7 @@ import java.util.regex.Pattern;
 final class Visitor {
     private final CookieManager jar = new CookieManager();
     private final HttpClient client = HttpClient.newBuilder().cookieHandler(jar)
-            .connectTimeout(Duration.ofSeconds(5)).build();
+            .connectTimeout(Duration.ofSeconds(20)).build();
     private String token = "";
     private String base;
 
@@ -35,7 +35,7 @@ final class Visitor {
     }
 
     HttpRequest.Builder request(String path) {
-        return HttpRequest.newBuilder(URI.create(base + path)).timeout(Duration.ofSeconds(20));
+        return HttpRequest.newBuilder(URI.create(base + path)).timeout(Duration.ofSeconds(60));
     }
 
     HttpResponse<String> send(HttpRequest request) throws Exception {

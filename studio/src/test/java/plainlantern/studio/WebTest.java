@@ -409,7 +409,7 @@ class WebTest extends StudioTest {
     @Test
     void aBundleHoldsTheDocumentAndTheOriginals() throws Exception {
         var started = web.perform(get("/sheets/" + id + "/bundle").with(signedIn(member))).andReturn();
-        started.getAsyncResult(10_000);
+        started.getAsyncResult(60_000);
         byte[] zip = started.getResponse().getContentAsByteArray();
         ByteArrayOutputStream original = new ByteArrayOutputStream();
         try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {

@@ -35,6 +35,8 @@ import plainlantern.studio.web.Busy;
 class Importers implements AutoCloseable {
     private static final Duration PATIENCE = Duration.ofMinutes(5);
     private static final Path NICE = Path.of("/usr/bin/nice");
+    /** A third of what others get: less would keep whoever brings a picture waiting for the helper's mere start on a busy machine. */
+    private static final String BEHIND = "5";
     /** How often a helper is looked at, milliseconds, and how many times its working time it may take where others are at work. */
     private static final long CHECK = 500;
     private static final int WAITING = 5;
@@ -133,7 +135,7 @@ class Importers implements AutoCloseable {
     /** The Java that runs this, with the same classes, a heap of its own and no wish to keep it; whoever edits meanwhile comes first. */
     private List<String> command() {
         String classes = System.getProperty("java.class.path");
-        List<String> command = new ArrayList<>(Files.isExecutable(NICE) ? List.of(NICE.toString(), "-n", "10") : List.of());
+        List<String> command = new ArrayList<>(Files.isExecutable(NICE) ? List.of(NICE.toString(), "-n", BEHIND) : List.of());
         command.addAll(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-Xmx" + settings.heap(), "-XX:+UseSerialGC",
                 "-XX:MinHeapFreeRatio=10", "-XX:MaxHeapFreeRatio=20", "-XX:-UsePerfData", "-Djava.awt.headless=true", "-cp", classes));
