@@ -16,6 +16,8 @@ let taken = [];
 let dragged = {};
 /** The part of a veil that is shown: its number, and where it lies. */
 let part = null;
+/** What tells that after a change, on its way. */
+let telling = null;
 
 const alone = () => sheet.stage === "tone" && sheet.selected.length === 1 && !tool.name && group(sheet.selected[0]);
 
@@ -99,7 +101,7 @@ export function grab(event, start) {
       by = { x: to.x - begun.x, y: to.y - begun.y };
       if (now.shiftKey) by = Math.abs(by.x) > Math.abs(by.y) ? { x: by.x, y: 0 } : { x: 0, y: by.y };
       dragged = Object.fromEntries(along.map((i) => [i, { x: from[i].x + by.x, y: from[i].y + by.y }]));
-      if (one.kind === "move-bend") live.want(moving({ dx: by.x, dy: by.y }));
+      live.want(moving({ dx: by.x, dy: by.y }));
       redraw();
       tell();
     },
@@ -113,7 +115,7 @@ export function grab(event, start) {
       }
       live.close();
       const made = await edit(moving({ dx: by.x, dy: by.y }));
-      if (made) await lying();
+      if (made) await telling;
       settle();
       if (made) live.back();
       else live.restore();
@@ -209,7 +211,7 @@ watch((what) => {
     rows();
   }
   if (what !== "sheet") return;
-  if (part) lying();
+  if (part) telling = lying();
   else if (taken.some((i) => i >= (shown()?.handles.length || 0))) take([]);
   else tell();
 });

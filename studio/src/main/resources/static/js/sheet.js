@@ -121,7 +121,7 @@ function keepMask(image, now) {
   if (shown?.dataset.veil) {
     href = href.replace(/[^/]+$/, level(shown));
     if (was.childElementCount === 1 && !shown.dataset.waits && shown.getAttribute("href") === href)
-      return image.setAttribute("href", href);
+      return void image.setAttribute("href", href);
   }
   if (was) {
     before.append(...was.childNodes);
@@ -134,7 +134,7 @@ function keepMask(image, now) {
   for (const old of before.querySelectorAll("[data-veil]")) delete old.dataset.veil;
   image.removeAttribute("href");
   image.after(before);
-  load(image, href);
+  return load(image, href);
 }
 
 /** Puts a panel's group, as the server drew it, in place of the one with that id; comes to its end when its pictures are there. */
@@ -144,7 +144,7 @@ export function draw(id, svg) {
   const next = holder.firstElementChild;
   const now = group(id);
   const loading = [...next.querySelectorAll("image[data-picture]")].map((image) => keep(image, now));
-  for (const image of next.querySelectorAll("image[data-veil]")) keepMask(image, now);
+  loading.push(...[...next.querySelectorAll("image[data-veil]")].map((image) => keepMask(image, now)));
   if (now) now.replaceWith(next);
   else layer.append(next);
   return Promise.all(loading);

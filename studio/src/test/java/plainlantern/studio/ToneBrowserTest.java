@@ -316,6 +316,16 @@ class ToneBrowserTest extends Browsed {
         assertThat(grabs()).hasCount(3);
         double[] end = middle(grabs().nth(1));
         double[] middle = middle(grabs().nth(2));
+        // What the drag would leave is seen while it goes on, and gone with Escape.
+        String still = settled(mask());
+        page.mouse().move(end[0], end[1]);
+        page.mouse().down();
+        page.mouse().move(end[0] + 40, end[1] - 30, new Mouse.MoveOptions().setSteps(4));
+        assertThat(mask()).hasAttribute("href", Pattern.compile("/veils/p1-0-[0-9a-f]+/[\\w-]{20,}/\\d+$"));
+        page.keyboard().press("Escape");
+        page.mouse().up();
+        assertThat(mask()).hasAttribute("href", still);
+        assertThat(middle(grabs().nth(1))[0]).isCloseTo(end[0], within(0.1));
         drag(end, 30, -10);
         undoSays("Move in the veil: Panel 1");
         assertThat(grabs().nth(1)).hasClass("grab taken");

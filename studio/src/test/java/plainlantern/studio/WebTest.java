@@ -143,15 +143,28 @@ class WebTest extends StudioTest {
         assertThat(Math.max(seen.getWidth(), seen.getHeight())).isEqualTo(320);
         assertThat(IntStream.range(0, seen.getWidth() * seen.getHeight())
                 .map(i -> seen.getRGB(i % seen.getWidth(), i / seen.getWidth()) & 255).distinct().toArray()).contains(0, 255);
-        send("/edits", edit(stroke.replace("10,20", "11,21"), 2));
+        // While a part is dragged the board shows what the drag would leave, which is what it leaves.
+        String move = edit("{'kind':'move-veil','panels':['p1'],'at':0,'handles':[0],'dx':8,'dy':0}", 2);
+        String foreseen = send("/preview", move).getContentAsString();
+        Matcher next = Pattern.compile(address.group().replaceFirst("[0-9a-f]+/$", "[0-9a-f]+/") + "[\\w-]+/").matcher(foreseen);
+        assertThat(next.find()).isTrue();
+        byte[] dragged = ask(get(next.group() + "320")).getContentAsByteArray();
+        assertThat(dragged).isNotEqualTo(mask.getContentAsByteArray()).isNotEmpty();
+        send("/edits", move);
+        String made = next.group().replaceFirst("[^/]+/$", "320");
+        assertThat(ask(get(made)).getContentAsByteArray()).isEqualTo(dragged);
+        assertThat(ask(get(made)).getHeader("Cache-Control")).contains("immutable");
+        assertThat(ask(get(made.replace("320", "e30/320"))).getStatus()).isEqualTo(422);
+        send("/edits", edit(stroke.replace("10,20", "11,21"), 3));
         MockHttpServletResponse stale = ask(get(address.group() + "320"));
         assertThat(stale.getStatus()).isEqualTo(200);
         assertThat(stale.getHeader("Cache-Control")).contains("no-store");
-        for (String wrong : List.of("/sheets/" + id + "/veils/p2-0-0/320", address.group() + "9000", address.group() + "live"))
+        for (String wrong : List.of("/sheets/" + id + "/veils/p2-0-0/320", address.group() + "9000", address.group() + "live",
+                address.group() + "(/320"))
             assertThat(ask(get(wrong)).getStatus()).as(wrong).isEqualTo(404);
         // A clicked colour is that of the picture there, which is all of one.
         JsonNode picked = answer(send("/edits", edit("{'kind':'veil','panels':['p2'],'part':{'kind':'colours','colour':'#000000',"
-                + "'tolerance':0.1,'softness':0,'strength':1},'pick':{'x':50,'y':25}}", 3)));
+                + "'tolerance':0.1,'softness':0,'strength':1},'pick':{'x':50,'y':25}}", 4)));
         assertThat(picked.path("undo").asString("")).isEqualTo("Colours: Panel 2");
         assertThat(sheets.open(id, member.id()).sheet().toString()).doesNotContain("Colours[colour=#000000");
     }

@@ -33,6 +33,11 @@ import plainlantern.studio.shelf.PictureAddress;
 /** Draws the fragments that a change of a sheet calls for. */
 @Component
 class Answers {
+    /** Pixels along the longer side of what is painted for the board at first. */
+    private static final String BOARD_SIDE = "/640";
+    /** So many letters of an edit's JSON go into an address. */
+    private static final int LONGEST = 2000;
+
     private final ITemplateEngine templates;
     private final Map<String, String> gallery = new ConcurrentHashMap<>();
 
@@ -42,7 +47,26 @@ class Answers {
 
     /** Where the board finds a picture at first; the page asks for more pixels where it shows it larger. */
     static Addresses board(UUID sheet) {
-        return addresses(sheet, "/medium", "/640");
+        return addresses(sheet, "/medium", BOARD_SIDE);
+    }
+
+    /** The same of an edit that is not made: of masks that it would change its own address tells it. Those of a very long one stay. */
+    static Addresses foreseen(UUID sheet, Sheet before, String edit) {
+        Addresses board = board(sheet);
+        return new Addresses() {
+            @Override
+            public String picture(PaintedPicture layer) {
+                return board.picture(layer);
+            }
+
+            @Override
+            public Optional<String> veil(String element, Scene.Layer layer) {
+                boolean there = edit.length() > LONGEST || before.find(element).stream()
+                        .flatMap(e -> Scene.item(before, e).layers().stream())
+                        .anyMatch(l -> l.at() == layer.at() && l.mask().map(Scene.Mask::veil).equals(layer.mask().map(Scene.Mask::veil)));
+                return there ? board.veil(element, layer) : Optional.of(PictureAddress.veil(sheet, element, layer, edit) + BOARD_SIDE);
+            }
+        };
     }
 
     /** Where a card finds one. */

@@ -20,7 +20,6 @@ import org.springframework.web.bind.annotation.ResponseBody;
 import plainlantern.asking.Typed;
 import plainlantern.editing.Edit;
 import plainlantern.editing.filling.ShelvePictures;
-import plainlantern.editing.reading.EditReader;
 import plainlantern.rendering.BoardPainter;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.SheetJson;
@@ -33,7 +32,6 @@ import plainlantern.studio.sheets.Change;
 import plainlantern.studio.sheets.Opened;
 import plainlantern.studio.sheets.Sheets;
 import plainlantern.studio.shelf.Pictures;
-import plainlantern.studio.typefaces.Typefaces;
 import tools.jackson.databind.JsonNode;
 
 /** The workbench of one sheet: the page, and every change made on it. */
@@ -45,17 +43,17 @@ public class BoardController {
 
     private final Sheets sheets;
     private final Pictures pictures;
-    private final Typefaces typefaces;
+    private final Reading reading;
     private final Answers answers;
     private final NestedSheets nested;
     private final Freshness freshness;
     private final SeriesStore series;
 
-    BoardController(Sheets sheets, Pictures pictures, Typefaces typefaces, Answers answers, NestedSheets nested,
+    BoardController(Sheets sheets, Pictures pictures, Reading reading, Answers answers, NestedSheets nested,
             Freshness freshness, SeriesStore series) {
         this.sheets = sheets;
         this.pictures = pictures;
-        this.typefaces = typefaces;
+        this.reading = reading;
         this.answers = answers;
         this.nested = nested;
         this.freshness = freshness;
@@ -158,7 +156,8 @@ public class BoardController {
     @ResponseBody
     ForeseenView preview(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Request request) {
         Sheet before = sheets.open(id, member.id()).sheet();
-        return ForeseenView.of(id, read(member, request, before).foreseen(before));
+        return ForeseenView.of(read(member, request, before).foreseen(before),
+                Answers.foreseen(id, before, String.valueOf(request.edit())));
     }
 
     /** One picture of the shelf, larger. */
@@ -208,8 +207,7 @@ public class BoardController {
     }
 
     private Edit read(Member member, Request request, Sheet sheet) {
-        Edit edit = EditReader.read(String.valueOf(request.edit()), sheet).completed(pictures.of(member.id(),
-                own -> typefaces.face(member.id(), own)), sheet);
+        Edit edit = reading.edit(member.id(), String.valueOf(request.edit()), sheet);
         return request.agreed() ? edit.agreedTo() : edit;
     }
 }

@@ -4,7 +4,6 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
 import plainlantern.editing.Foreseen;
 import plainlantern.editing.Laid;
 import plainlantern.outline.PathData;
@@ -24,8 +23,7 @@ import plainlantern.rendering.BoardPainter;
 record ForeseenView(List<Answer.Part> changed, Optional<String> paper, List<Map<String, Object>> vistas, Optional<String> says,
         Optional<DealView> deal, Optional<List<String>> cells, Optional<String> lost, Optional<List<double[]>> across,
         Optional<List<double[]>> down) {
-    static ForeseenView of(UUID sheet, Foreseen seen) {
-        Addresses board = Answers.board(sheet);
+    static ForeseenView of(Foreseen seen, Addresses board) {
         List<Answer.Part> changed = Answers.changed(seen.before(), seen.after()).parallelStream()
                 .map(e -> new Answer.Part(e.id(), BoardPainter.of(seen.after(), e).board(board), "")).toList();
         Optional<DealView> deal = seen.dealt().isEmpty() ? Optional.empty() : Optional.of(DealView.of(seen.before(), seen.dealt()));

@@ -37,10 +37,12 @@ public class VeilController {
 
     private final Sheets sheets;
     private final Paints paints;
+    private final Reading reading;
 
-    VeilController(Sheets sheets, Paints paints) {
+    VeilController(Sheets sheets, Paints paints, Reading reading) {
         this.sheets = sheets;
         this.paints = paints;
+        this.reading = reading;
     }
 
     /**
@@ -73,7 +75,20 @@ public class VeilController {
     @GetMapping("/veils/{sha}/{level}")
     ResponseEntity<byte[]> veil(@AuthenticationPrincipal Member member, @PathVariable UUID id, @PathVariable String sha,
             @PathVariable String level) {
-        Scene scene = Scene.of(sheets.open(id, member.id()).sheet());
+        return mask(member, sheets.open(id, member.id()).sheet(), sha, level);
+    }
+
+    /** The same as an edit would make it, while it is not made: a part of a veil is dragged. */
+    @GetMapping("/veils/{sha}/{edit}/{level}")
+    ResponseEntity<byte[]> foreseen(@AuthenticationPrincipal Member member, @PathVariable UUID id, @PathVariable String sha,
+            @PathVariable String edit, @PathVariable String level) {
+        Sheet before = sheets.open(id, member.id()).sheet();
+        String json = PictureAddress.edit(edit).orElseThrow(NotFound::new);
+        return mask(member, reading.edit(member.id(), json, before).foreseen(before).after(), sha, level);
+    }
+
+    private ResponseEntity<byte[]> mask(Member member, Sheet sheet, String sha, String level) {
+        Scene scene = Scene.of(sheet);
         int side = level.matches("\\d{2,4}") ? Integer.parseInt(level) : 0;
         if (side == 0 || side > Level.LARGE.side()) throw new NotFound();
         String place = sha.replaceFirst("-[0-9a-f]+$", "-");

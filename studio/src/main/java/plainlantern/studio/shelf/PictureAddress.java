@@ -43,6 +43,20 @@ public final class PictureAddress {
         return "/sheets/" + sheet + "/veils/" + name(element, layer);
     }
 
+    /** The same as an edit would make it, told as JSON. */
+    public static String veil(UUID sheet, String element, Scene.Layer layer, String edit) {
+        return veil(sheet, element, layer) + "/" + written(edit.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** The JSON of an edit that a part of an address tells, if it does. */
+    public static Optional<String> edit(String written) {
+        try {
+            return Optional.of(read(written));
+        } catch (IllegalArgumentException damaged) {
+            return Optional.empty();
+        }
+    }
+
     /** What a mask is called in its address. */
     public static String name(String element, Scene.Layer layer) {
         return element + "-" + layer.at() + "-" + Integer.toHexString(layer.mask().map(Scene.Mask::veil).hashCode());
@@ -51,17 +65,21 @@ public final class PictureAddress {
     private static String told(Treated what) {
         Told told = new Told(what.cleared(), what.tones(), what.warp(), what.through(), what.lens());
         // A veil is no part of it: it may be longer than any address.
-        return what.picture() + (what.unveiled().untouched() ? "" : "/" + written(told));
+        return what.picture() + (what.unveiled().untouched() ? "" : "/" + written(SheetJson.MAPPER.writeValueAsBytes(told)));
     }
 
-    private static String written(Told told) {
-        return Base64.getUrlEncoder().withoutPadding().encodeToString(SheetJson.MAPPER.writeValueAsBytes(told));
+    private static String written(byte[] json) {
+        return Base64.getUrlEncoder().withoutPadding().encodeToString(json);
+    }
+
+    private static String read(String written) {
+        return new String(Base64.getUrlDecoder().decode(written), StandardCharsets.UTF_8);
     }
 
     /** A picture with the treatment that a part of an address names. */
     public static Optional<Treated> read(String picture, String written) {
         try {
-            Told told = SheetJson.MAPPER.readValue(new String(Base64.getUrlDecoder().decode(written), StandardCharsets.UTF_8), Told.class);
+            Told told = SheetJson.MAPPER.readValue(read(written), Told.class);
             return Optional.ofNullable(told).map(t -> new Treated(picture, t.cleared(), t.tones(), t.warp(), t.through(), t.lens(),
                     Optional.empty()));
         } catch (JacksonException | IllegalArgumentException | NullPointerException | BadInput damaged) {
