@@ -2,6 +2,8 @@ package plainlantern.rendering;
 
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -10,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Semaphore;
 import java.util.function.Supplier;
+import java.util.zip.DeflaterOutputStream;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
@@ -154,7 +157,7 @@ public final class Estimate {
         return seen == 0 ? 0 : bytes / seen * all;
     }
 
-    /** The pictures as they are placed: those that pass as they are, and of the others a middle square each. */
+    /** The pictures as they are placed: those that pass as they are, and of the others a middle square each; and what veils leave. */
     private double placed(Delivery delivery, List<Page> pages, PictureSource pictures) {
         List<List<Scene>> files = new ArrayList<>();
         if (delivery.archived(pages.size())) for (Page page : pages) files.add(List.of(delivery.scene(page)));
@@ -163,11 +166,17 @@ public final class Estimate {
                 pictures));
         double sum = BESIDES * pages.size();
         for (List<Scene> scenes : files) {
+            double bytes = 0;
             for (Placed.Needed each : Placed.needed(scenes).values()) {
-                Optional<byte[]> untouched = placed.untouched(each);
-                double bytes = untouched.isPresent() ? untouched.get().length : sampled(delivery, each, placed);
-                sum += delivery.format() == Format.SVG && !delivery.linked() ? bytes * AS_TEXT : bytes;
+                boolean apart = delivery.format() == Format.PDF && each.apart();
+                Placed.Needed seen = apart ? each.unveiled() : each;
+                Optional<byte[]> untouched = placed.untouched(seen);
+                bytes += untouched.isPresent() ? untouched.get().length : sampled(delivery, seen, placed);
+                if (apart) bytes += masked(placed.grey(each), placed);
             }
+            for (Scene scene : scenes) for (Scene.Item item : scene.items()) for (Scene.Layer layer : item.layers())
+                if (layer.mask().isPresent() && layer.picture().isEmpty()) bytes += masked(placed.grey(layer), placed);
+            sum += delivery.format() == Format.SVG && !delivery.linked() ? bytes * AS_TEXT : bytes;
         }
         return sum;
     }
@@ -177,5 +186,25 @@ public final class Estimate {
         BufferedImage middle = painted(List.of(needed.layer().treated(), part), () -> placed.middle(needed, MIDDLE));
         byte[] file = middle.getColorModel().hasAlpha() ? Encoder.png(middle, 72) : Encoder.jpeg(middle, delivery.quality() / 100f, 72);
         return file.length * part.width() * part.height() / middle.getWidth() / middle.getHeight();
+    }
+
+    /** A mask, by a few squares of it, each in the middle of its share. */
+    private static double masked(Placed.Grey grey, Placed placed) {
+        Box part = grey.part();
+        double across = Math.max(1, Math.min(SQUARE, Math.floor(part.width() / ALONG)));
+        double down = Math.max(1, Math.min(SQUARE, Math.floor(part.height() / ALONG)));
+        ByteArrayOutputStream packed = new ByteArrayOutputStream();
+        try (DeflaterOutputStream out = new DeflaterOutputStream(packed)) {
+            for (int row = 0; row < ALONG; row++) {
+                for (int column = 0; column < ALONG; column++) {
+                    double left = Math.max(0, Math.floor((column + 0.5) * part.width() / ALONG - across / 2));
+                    double top = Math.max(0, Math.floor((row + 0.5) * part.height() / ALONG - down / 2));
+                    placed.write(grey, new Box(part.x() + left, part.y() + top, across, down), out);
+                }
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return packed.size() * part.width() * part.height() / (ALONG * across * ALONG * down);
     }
 }

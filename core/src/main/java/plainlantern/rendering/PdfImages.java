@@ -4,7 +4,6 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.OutputStream;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -41,9 +40,9 @@ final class PdfImages {
         PDImageXObject there = images.get(key);
         if (there != null) return there;
         Placed.Needed wanted = needed.get(key);
-        boolean masked = key.veil().isPresent() && wanted.unveiled().layer().pixels().opaque();
-        PDImageXObject image = embedded(masked ? wanted.unveiled() : wanted);
-        if (masked) mask(image, wanted);
+        PDImageXObject image = embedded(wanted.apart() ? wanted.unveiled() : wanted);
+        // A photo beneath its veil stays a photo, with what is left of it as its soft mask (ISO 32000-1, 11.6.5.3).
+        if (wanted.apart()) image.getCOSObject().setItem(COSName.SMASK, grey(placed.grey(wanted)));
         images.put(key, image);
         return image;
     }
@@ -56,31 +55,19 @@ final class PdfImages {
                 : JPEGFactory.createFromByteArray(document, Placed.jpeg(wanted, sized, quality));
     }
 
-    /** A photo beneath its veil stays a photo, with what is left of it as its soft mask (ISO 32000-1, 11.6.5.3). */
-    private void mask(PDImageXObject image, Placed.Needed wanted) throws IOException {
-        image.getCOSObject().setItem(COSName.SMASK, grey(image.getWidth(), image.getHeight(),
-                out -> placed.left(wanted, image.getWidth(), image.getHeight(), out)));
-    }
-
-    /** Something that writes a byte a pixel. */
-    private interface Levels {
-        void to(OutputStream out) throws IOException;
-    }
-
     /** Written as it is: made an image, the JDK's grey would be taken for light. */
-    private PDImageXObject grey(int width, int height, Levels levels) throws IOException {
+    private PDImageXObject grey(Placed.Grey grey) throws IOException {
         ByteArrayOutputStream packed = new ByteArrayOutputStream();
         try (DeflaterOutputStream out = new DeflaterOutputStream(packed)) {
-            levels.to(out);
+            placed.write(grey, grey.part(), out);
         }
-        return new PDImageXObject(document, new ByteArrayInputStream(packed.toByteArray()), COSName.FLATE_DECODE, width, height, 8,
-                PDDeviceGray.INSTANCE);
+        return new PDImageXObject(document, new ByteArrayInputStream(packed.toByteArray()), COSName.FLATE_DECODE, grey.width(),
+                grey.height(), 8, PDDeviceGray.INSTANCE);
     }
 
     /** What the veil of a wash or of words leaves of it. */
     PDImageXObject mask(Scene.Layer layer) throws IOException {
-        int[] size = placed.size(layer.mask().orElseThrow());
-        return grey(size[0], size[1], out -> placed.left(layer, size, out));
+        return grey(placed.grey(layer));
     }
 
     /** Where that image lies among the picture's own pixels. */

@@ -60,9 +60,30 @@ final class Placed {
             return new Needed(layer.unveiled(), seen);
         }
 
+        /** Whether a document may have its pixels and what its veil leaves of them apart. */
+        boolean apart() {
+            return layer.treated().veil().isPresent() && layer.unveiled().pixels().opaque();
+        }
+
         private Needed with(Needed other) {
             PaintedPicture larger = scale(layer) >= scale(other.layer) ? layer : other.layer;
             return new Needed(larger, seen.width() == 0 ? other.seen : other.seen.width() == 0 ? seen : seen.union(other.seen));
+        }
+    }
+
+    /**
+     * What a veil leaves of a layer as a file has it: a byte a pixel.
+     *
+     * @param map  from the box that the mask is told for to its pixels
+     * @param part which of them the file has, whole ones
+     */
+    record Grey(Scene.Layer layer, Affine map, Box part) {
+        int width() {
+            return (int) part.width();
+        }
+
+        int height() {
+            return (int) part.height();
         }
     }
 
@@ -171,28 +192,27 @@ final class Placed {
                 : cut(layer, part(needed));
     }
 
-    /** Writes what its veil leaves of {@link #sized}, of so many pixels, as {@link Masks#write}. */
-    void left(Needed needed, int width, int height, OutputStream to) throws IOException {
-        PaintedPicture layer = needed.layer();
-        boolean whole = whole(needed);
-        Affine map = whole ? Affine.scale((double) width / layer.width(), (double) height / layer.height()) : map(layer);
-        Masks.write(layer, map, whole ? new Box(0, 0, width, height) : part(needed), pictures, to);
+    /** What its veil leaves of {@link #sized}. */
+    Grey grey(Needed needed) {
+        return new Grey(needed.layer(), map(needed.layer()), part(needed));
     }
 
-    /** How many pixels the mask of a wash or of words gets. */
-    int[] size(Scene.Mask mask) {
-        return Masks.size(mask, Unit.MM_PER_INCH / ppi);
+    /** What the veil of a wash or of words leaves of it. */
+    Grey grey(Scene.Layer layer) {
+        Scene.Mask mask = layer.mask().orElseThrow();
+        int[] size = Masks.size(mask, Unit.MM_PER_INCH / ppi);
+        return new Grey(layer, Masks.map(mask, size[0], size[1]), new Box(0, 0, size[0], size[1]));
     }
 
-    /** What the veil of a wash or of words leaves of it, grey. */
+    /** The same as an image. */
     BufferedImage left(Scene.Layer layer) {
-        int[] size = size(layer.mask().orElseThrow());
-        return Masks.of(layer, Math.max(size[0], size[1]), pictures);
+        Grey grey = grey(layer);
+        return Masks.of(layer, Math.max(grey.width(), grey.height()), pictures);
     }
 
-    /** Writes the same, with so many pixels, as {@link Masks#write}. */
-    void left(Scene.Layer layer, int[] size, OutputStream to) throws IOException {
-        Masks.write(layer, Masks.map(layer.mask().orElseThrow(), size[0], size[1]), new Box(0, 0, size[0], size[1]), pictures, to);
+    /** Writes a part of it, as {@link Masks#write}. */
+    void write(Grey grey, Box part, OutputStream to) throws IOException {
+        Masks.write(grey.layer(), grey.map(), part, pictures, to);
     }
 
     /** Of its pixels, as many as are wanted, those in the middle of a file: at most so many along each side. */

@@ -185,6 +185,36 @@ class DeliveriesTest {
         assertThat(asked).hasPositiveValue();
     }
 
+    /** In a PDF what a veil leaves of a photo or of a wash is a mask, estimated as well; in an SVG a photo gets transparency. */
+    @Test
+    void anEstimateKnowsVeils() {
+        BufferedImage tide = Painted.scene(2400, 1600, BufferedImage.TYPE_3BYTE_BGR);
+        Sheet plain = after(new ShelvePictures(List.of(new Picture("aa".repeat(32), "tide", 2400, 1600)))
+                .apply(Sheet.empty("Wall", Unit.MM, 240, 160, 254)),
+                "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid','rows':1,'columns':2,'gapAcross':5,'gapDown':0},"
+                        + "'margins':{'top':8,'right':8,'bottom':8,'left':8}}",
+                "{'kind':'fill','panels':['p1'],'picture':'" + "aa".repeat(32) + "'}",
+                "{'kind':'add-layer','panels':['p2'],'what':'wash'}");
+        String brush = "{'kind':'veil','panels':['p1'],'part':{'kind':'stroke','dots':[[20,20,1],[100,100,1],[220,140,0.5]],'size':60,"
+                + "'softness':1,'strength':1,'shows':false}}";
+        Sheet washed = after(plain, brush.replace("p1", "p2"));
+        long[] none = estimated(plain, Format.PDF, tide);
+        long[] wash = estimated(washed, Format.PDF, tide);
+        assertThat((double) (wash[0] - none[0]) / (wash[1] - none[1])).as("the wash's mask").isBetween(0.5, 2.0);
+        for (Format format : List.of(Format.PDF, Format.SVG)) {
+            long[] both = estimated(after(washed, brush), format, tide);
+            assertThat((double) both[0] / both[1]).as(format.name()).isBetween(0.67, 1.5);
+        }
+    }
+
+    /** How many bytes a sheet is told to have, and how many it has. */
+    private static long[] estimated(Sheet sheet, Format format, BufferedImage picture) {
+        Delivery delivery = Delivery.of(format, 254);
+        List<Page> pages = List.of(Page.of(Scene.of(sheet)));
+        PictureSource source = (id, share) -> picture;
+        return new long[] {new Estimate().bytes(delivery, pages, source), delivery.file(pages.get(0), source).length};
+    }
+
     /**
      * OpenRaster's published layout: the type first and not compressed, the stack from front to back, a merged image, a thumbnail; laid
      * over each other, the layers are that image.
