@@ -82,7 +82,7 @@ public final class Estimate {
             all += count;
             if (i * MOST_PAGES / pages.size() < (i + 1) * MOST_PAGES / pages.size() || pages.size() <= MOST_PAGES) {
                 bytes += aPixel(delivery, pages.get(i), size, pictures) * count + (delivery.format() == Format.OPENRASTER
-                        ? layers(delivery, pages.get(i), size, pictures) : 0);
+                        ? layers(delivery, pages.get(i), layers(delivery, pages.get(i)), pictures) : 0);
                 seen += count;
             }
         }
@@ -131,10 +131,15 @@ public final class Estimate {
         return out.size();
     }
 
-    /** Of the layers of a page's elements: each has pixels where it reaches on the page. */
-    private double layers(Delivery delivery, Page page, int[] size, PictureSource pictures) {
+    private static List<Scene.Item> layers(Delivery delivery, Page page) {
         List<Scene.Item> items = new ArrayList<>(page.scene().items());
         if (delivery.paper()) page.scene().paper().ifPresent(paper -> items.add(0, paper));
+        return items;
+    }
+
+    /** Of elements that are pixels each: where they reach on the page. */
+    private double layers(Delivery delivery, Page page, List<Scene.Item> items, PictureSource pictures) {
+        int[] size = delivery.pixels(page);
         Affine toPixels = RasterPainter.toPixels(page.box(), size);
         double bytes = 0;
         double seen = 0;
@@ -157,7 +162,10 @@ public final class Estimate {
         return seen == 0 ? 0 : bytes / seen * all;
     }
 
-    /** The pictures as they are placed: those that pass as they are, and of the others a middle square each; and what veils leave. */
+    /**
+     * The pictures as they are placed: those that pass as they are, and of the others a middle square each; what veils leave; and of a PDF
+     * the elements that are pixels there.
+     */
     private double placed(Delivery delivery, List<Page> pages, PictureSource pictures) {
         List<List<Scene>> files = new ArrayList<>();
         if (delivery.archived(pages.size())) for (Page page : pages) files.add(List.of(delivery.scene(page)));
@@ -165,20 +173,30 @@ public final class Estimate {
         Placed placed = new Placed(delivery.ppi() * delivery.scale(), Glazing.of(files.stream().flatMap(List::stream).toList(),
                 pictures));
         double sum = BESIDES * pages.size();
+        boolean pdf = delivery.format() == Format.PDF;
+        if (pdf) for (Page page : pages) sum += layers(delivery, page, page.scene().items().stream().filter(PdfPainter::flat)
+                .map(Scene.Item::unshaded).toList(), pictures);
         for (List<Scene> scenes : files) {
             double bytes = 0;
-            for (Placed.Needed each : Placed.needed(scenes).values()) {
-                boolean apart = delivery.format() == Format.PDF && each.apart();
+            List<Scene> kept = pdf ? scenes.stream().map(Estimate::kept).toList() : scenes;
+            for (Placed.Needed each : Placed.needed(kept).values()) {
+                boolean apart = pdf && each.apart();
                 Placed.Needed seen = apart ? each.unveiled() : each;
                 Optional<byte[]> untouched = placed.untouched(seen);
                 bytes += untouched.isPresent() ? untouched.get().length : sampled(delivery, seen, placed);
                 if (apart) bytes += masked(placed.grey(each), placed);
             }
-            for (Scene scene : scenes) for (Scene.Item item : scene.items()) for (Scene.Layer layer : item.layers())
+            for (Scene scene : kept) for (Scene.Item item : scene.items()) for (Scene.Layer layer : item.layers())
                 if (layer.mask().isPresent() && layer.picture().isEmpty()) bytes += masked(placed.grey(layer), placed);
             sum += delivery.format() == Format.SVG && !delivery.linked() ? bytes * AS_TEXT : bytes;
         }
         return sum;
+    }
+
+    /** What a PDF does not have as pixels. */
+    private static Scene kept(Scene scene) {
+        return new Scene(scene.width(), scene.height(), scene.paper(),
+                scene.items().stream().filter(item -> !PdfPainter.flat(item)).toList());
     }
 
     private double sampled(Delivery delivery, Placed.Needed needed, Placed placed) {

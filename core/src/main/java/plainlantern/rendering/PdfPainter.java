@@ -61,6 +61,11 @@ final class PdfPainter {
     }
 
     /** Pixels an inch on the sheet. */
+    /** Whether an element is pixels, all of it but its shadow: its edges, or what falls into it, are soft. */
+    static boolean flat(Item item) {
+        return item.soft().isPresent() || item.inner().isPresent();
+    }
+
     private double ppi() {
         return delivery.ppi() * delivery.scale();
     }
@@ -153,7 +158,7 @@ final class PdfPainter {
                 Affine toPixels = toPixels(softPpi(softest));
                 for (Tile tile : ItemPainter.shades(item, toPixels, pixels(toPixels), pictures)) tile(tile, toPixels);
             }
-            if (item.soft().isPresent() || item.inner().isPresent()) painted(item.plain().unshaded());
+            if (flat(item)) painted(item.plain().unshaded());
             else own(item);
         }
 

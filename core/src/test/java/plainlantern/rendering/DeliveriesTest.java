@@ -185,9 +185,12 @@ class DeliveriesTest {
         assertThat(asked).hasPositiveValue();
     }
 
-    /** In a PDF what a veil leaves of a photo or of a wash is a mask, estimated as well; in an SVG a photo gets transparency. */
+    /**
+     * In a PDF what a veil leaves of a photo or of a wash is a mask, and what a shadow falls into is pixels: both are estimated. In an SVG
+     * a photo gets transparency.
+     */
     @Test
-    void anEstimateKnowsVeils() {
+    void anEstimateKnowsVeilsAndShadows() {
         BufferedImage tide = Painted.scene(2400, 1600, BufferedImage.TYPE_3BYTE_BGR);
         Sheet plain = after(new ShelvePictures(List.of(new Picture("aa".repeat(32), "tide", 2400, 1600)))
                 .apply(Sheet.empty("Wall", Unit.MM, 240, 160, 254)),
@@ -202,8 +205,10 @@ class DeliveriesTest {
         long[] wash = estimated(washed, Format.PDF, tide);
         assertThat((double) (wash[0] - none[0]) / (wash[1] - none[1])).as("the wash's mask").isBetween(0.5, 2.0);
         for (Format format : List.of(Format.PDF, Format.SVG)) {
-            long[] both = estimated(after(washed, brush), format, tide);
-            assertThat((double) both[0] / both[1]).as(format.name()).isBetween(0.67, 1.5);
+            for (String last : List.of(brush, "{'kind':'set-shadow','panels':['p1'],'inside':true}")) {
+                long[] both = estimated(after(washed, last), format, tide);
+                assertThat((double) both[0] / both[1]).as(format + last).isBetween(0.67, 1.5);
+            }
         }
     }
 
