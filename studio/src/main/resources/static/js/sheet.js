@@ -110,19 +110,23 @@ function keep(image, now) {
   return before && !same || image.dataset.waits ? load(image, href) : null;
 }
 
+/** So many pixels has a mask along its longer side while something of it moves. */
+const SWIFT = 320;
+
 /** A mask goes on as it was, with all that a brush painted meanwhile, until it is there; a first one leaves everything until then. */
-function keepMask(image, now) {
+function keepMask(image, now, swift) {
   const mask = image.parentNode;
   const was = now?.querySelector(`[id="${mask.id}"]`);
   const before = document.createElementNS("http://www.w3.org/2000/svg", "g");
   before.setAttribute("class", "veil-before");
-  const shown = was?.firstElementChild;
-  let href = image.getAttribute("href");
-  if (shown?.dataset.veil) {
-    href = href.replace(/[^/]+$/, level(shown));
-    if (was.childElementCount === 1 && !shown.dataset.waits && shown.getAttribute("href") === href)
-      return void image.setAttribute("href", href);
-  }
+  const shown = was?.firstElementChild.dataset.veil && was.firstElementChild;
+  const same = shown && pixels(wanted(shown)) === pixels(wanted(image));
+  const side = swift && !same ? SWIFT : Math.max(level(image), shown ? level(shown) : 0);
+  const href = wanted(image).replace(/[^/]+$/, side);
+  // One that was remembered while it waited had something in its place.
+  mask.replaceChildren(image);
+  if (shown && was.childElementCount === 1 && !shown.dataset.waits && shown.getAttribute("href") === href)
+    return void display(image, href);
   if (was) {
     before.append(...was.childNodes);
   } else {
@@ -138,13 +142,13 @@ function keepMask(image, now) {
 }
 
 /** Puts a panel's group, as the server drew it, in place of the one with that id; comes to its end when its pictures are there. */
-export function draw(id, svg) {
+export function draw(id, svg, swift = false) {
   const holder = document.createElementNS("http://www.w3.org/2000/svg", "svg");
   holder.innerHTML = svg;
   const next = holder.firstElementChild;
   const now = group(id);
   const loading = [...next.querySelectorAll("image[data-picture]")].map((image) => keep(image, now));
-  loading.push(...[...next.querySelectorAll("image[data-veil]")].map((image) => keepMask(image, now)));
+  loading.push(...[...next.querySelectorAll("image[data-veil]")].map((image) => keepMask(image, now, swift)));
   if (now) now.replaceWith(next);
   else layer.append(next);
   return Promise.all(loading);
@@ -156,7 +160,7 @@ export function draw(id, svg) {
  */
 export function drawPreview(id, svg, swift = false) {
   if (!group(id)) return null;
-  const loading = draw(id, swift ? svg.replace(/(\/pictures\/\w+\/[\w-]+\/)medium|(\/glazes\/[\w-]+\/[\w-]+\/)\d+/g, "$1$2live") : svg);
+  const loading = draw(id, swift ? svg.replace(/(\/pictures\/\w+\/[\w-]+\/)medium|(\/glazes\/[\w-]+\/[\w-]+\/)\d+/g, "$1$2live") : svg, swift);
   group(id).dataset.preview = "";
   return loading;
 }
