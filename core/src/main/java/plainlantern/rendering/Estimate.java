@@ -21,6 +21,7 @@ import plainlantern.picture.PictureSource;
 import plainlantern.picture.Rows;
 import plainlantern.scene.Page;
 import plainlantern.scene.Scene;
+import plainlantern.sheet.Treated;
 
 /**
  * About how many bytes a delivery will have, before it is made: a few small squares of it are painted and encoded as they will be,
@@ -32,8 +33,8 @@ public final class Estimate {
     private static final int ALONG = 4;
     /** … each of so many pixels along its side. */
     private static final int SQUARE = 144;
-    /** The side of a placed picture's part, pixels. */
-    private static final int MIDDLE = 3 * SQUARE;
+    /** So many of them along each side of a placed picture, whole blocks of a JPEG; side by side where all around each had to be painted. */
+    private static final int PLACED = 3;
     /** Pages that are looked at; the others are taken to be like them. */
     private static final int MOST_PAGES = 4;
     /** Layers that are looked at, likewise. */
@@ -163,7 +164,7 @@ public final class Estimate {
     }
 
     /**
-     * The pictures as they are placed: those that pass as they are, and of the others a middle square each; what veils leave; and of a PDF
+     * The pictures as they are placed: those that pass as they are, and of the others a few squares each; what veils leave; and of a PDF
      * the elements that are pixels there.
      */
     private double placed(Delivery delivery, List<Page> pages, PictureSource pictures) {
@@ -201,9 +202,11 @@ public final class Estimate {
 
     private double sampled(Delivery delivery, Placed.Needed needed, Placed placed) {
         Box part = placed.part(needed);
-        BufferedImage middle = painted(List.of(needed.layer().treated(), part), () -> placed.middle(needed, MIDDLE));
-        byte[] file = middle.getColorModel().hasAlpha() ? Encoder.png(middle, 72) : Encoder.jpeg(middle, delivery.quality() / 100f, 72);
-        return file.length * part.width() * part.height() / middle.getWidth() / middle.getHeight();
+        Treated treated = needed.layer().treated();
+        int along = treated.through().isEmpty() && treated.lens().isEmpty() && treated.tones().isEmpty() ? PLACED : 1;
+        BufferedImage some = painted(List.of(treated, part), () -> placed.squares(needed, along, PLACED * SQUARE / along));
+        byte[] file = some.getColorModel().hasAlpha() ? Encoder.png(some, 72) : Encoder.jpeg(some, delivery.quality() / 100f, 72);
+        return file.length * part.width() * part.height() / some.getWidth() / some.getHeight();
     }
 
     /** A mask, by a few squares of it, each in the middle of its share. */

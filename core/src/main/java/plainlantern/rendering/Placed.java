@@ -215,17 +215,37 @@ final class Placed {
         Masks.write(grey.layer(), grey.map(), part, pictures, to);
     }
 
-    /** Of its pixels, as many as are wanted, those in the middle of a file: at most so many along each side. */
-    BufferedImage middle(Needed needed, int most) {
+    /**
+     * Of its pixels, as many as are wanted, so many squares along each side of a file, each from the middle of its share, side by side.
+     *
+     * @param side pixels of a square, fewer where the file has fewer
+     */
+    BufferedImage squares(Needed needed, int along, int side) {
         Box part = part(needed);
-        double across = Math.min(part.width(), most);
-        double down = Math.min(part.height(), most);
-        return cut(needed.layer(), new Box(part.x() + Math.floor((part.width() - across) / 2),
-                part.y() + Math.floor((part.height() - down) / 2), across, down));
+        int across = (int) Math.max(1, Math.min(side, part.width() / along));
+        int down = (int) Math.max(1, Math.min(side, part.height() / along));
+        Tile all = Tile.over(new Box(0, 0, along * across, along * down));
+        for (int row = 0; row < along; row++) {
+            for (int column = 0; column < along; column++) {
+                double left = Math.max(0, Math.floor((column + 0.5) * part.width() / along - across / 2.0));
+                double top = Math.max(0, Math.floor((row + 0.5) * part.height() / along - down / 2.0));
+                int[] square = tile(needed.layer(), new Box(part.x() + left, part.y() + top, across, down)).argb();
+                for (int y = 0; y < down; y++)
+                    System.arraycopy(square, y * across, all.argb(), ((row * down + y) * along + column) * across, across);
+            }
+        }
+        return image(needed.layer(), all);
     }
 
     private BufferedImage cut(PaintedPicture layer, Box part) {
-        Tile tile = pictures.onto(layer.treated(), layer.width(), layer.height(), map(layer), part);
+        return image(layer, tile(layer, part));
+    }
+
+    private Tile tile(PaintedPicture layer, Box part) {
+        return pictures.onto(layer.treated(), layer.width(), layer.height(), map(layer), part);
+    }
+
+    private static BufferedImage image(PaintedPicture layer, Tile tile) {
         boolean opaque = layer.pixels().opaque() || glaze(layer) && Arrays.stream(tile.argb()).allMatch(pixel -> pixel >>> 24 == 255);
         return tile.image(opaque ? BufferedImage.TYPE_3BYTE_BGR : BufferedImage.TYPE_4BYTE_ABGR);
     }
