@@ -83,7 +83,7 @@ public final class Estimate {
             all += count;
             if (i * MOST_PAGES / pages.size() < (i + 1) * MOST_PAGES / pages.size() || pages.size() <= MOST_PAGES) {
                 bytes += aPixel(delivery, pages.get(i), size, pictures) * count + (delivery.format() == Format.OPENRASTER
-                        ? layers(delivery, pages.get(i), layers(delivery, pages.get(i)), pictures) : 0);
+                        ? layers(delivery, pages.get(i), elements(delivery, pages.get(i)), pictures) : 0);
                 seen += count;
             }
         }
@@ -132,7 +132,7 @@ public final class Estimate {
         return out.size();
     }
 
-    private static List<Scene.Item> layers(Delivery delivery, Page page) {
+    private static List<Scene.Item> elements(Delivery delivery, Page page) {
         List<Scene.Item> items = new ArrayList<>(page.scene().items());
         if (delivery.paper()) page.scene().paper().ifPresent(paper -> items.add(0, paper));
         return items;
@@ -179,15 +179,15 @@ public final class Estimate {
                 .map(Scene.Item::unshaded).toList(), pictures);
         for (List<Scene> scenes : files) {
             double bytes = 0;
-            List<Scene> kept = pdf ? scenes.stream().map(Estimate::kept).toList() : scenes;
-            for (Placed.Needed each : Placed.needed(kept).values()) {
+            List<Scene> drawn = pdf ? scenes.stream().map(Estimate::drawn).toList() : scenes;
+            for (Placed.Needed each : Placed.needed(drawn).values()) {
                 boolean apart = pdf && each.apart();
                 Placed.Needed seen = apart ? each.unveiled() : each;
                 Optional<byte[]> untouched = placed.untouched(seen);
                 bytes += untouched.isPresent() ? untouched.get().length : sampled(delivery, seen, placed);
                 if (apart) bytes += masked(placed.grey(each), placed);
             }
-            for (Scene scene : kept) for (Scene.Item item : scene.items()) for (Scene.Layer layer : item.layers())
+            for (Scene scene : drawn) for (Scene.Item item : scene.items()) for (Scene.Layer layer : item.layers())
                 if (layer.mask().isPresent() && layer.picture().isEmpty()) bytes += masked(placed.grey(layer), placed);
             sum += delivery.format() == Format.SVG && !delivery.linked() ? bytes * AS_TEXT : bytes;
         }
@@ -195,7 +195,7 @@ public final class Estimate {
     }
 
     /** What a PDF does not have as pixels. */
-    private static Scene kept(Scene scene) {
+    private static Scene drawn(Scene scene) {
         return new Scene(scene.width(), scene.height(), scene.paper(),
                 scene.items().stream().filter(item -> !PdfPainter.flat(item)).toList());
     }

@@ -1,5 +1,6 @@
 package plainlantern.studio.board;
 
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashSet;
@@ -35,7 +36,7 @@ import plainlantern.studio.shelf.PictureAddress;
 class Answers {
     /** Pixels along the longer side of what is painted for the board at first. */
     private static final String BOARD_SIDE = "/640";
-    /** So many letters of an edit's JSON go into an address. */
+    /** So many bytes of an edit's JSON go into an address. */
     private static final int LONGEST = 2000;
 
     private final ITemplateEngine templates;
@@ -61,7 +62,7 @@ class Answers {
 
             @Override
             public Optional<String> veil(String element, Scene.Layer layer) {
-                boolean there = edit.length() > LONGEST || before.find(element).stream()
+                boolean there = edit.getBytes(StandardCharsets.UTF_8).length > LONGEST || before.find(element).stream()
                         .flatMap(e -> Scene.item(before, e).layers().stream())
                         .anyMatch(l -> l.at() == layer.at() && l.mask().map(Scene.Mask::veil).equals(layer.mask().map(Scene.Mask::veil)));
                 return there ? board.veil(element, layer) : Optional.of(PictureAddress.veil(sheet, element, layer, edit) + BOARD_SIDE);
