@@ -1,6 +1,7 @@
 package plainlantern.geometry;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import org.locationtech.jts.geom.Geometry;
@@ -170,31 +171,35 @@ public final class Algebra {
     /** Without steps of no length, and with each straight way as one step. */
     private static List<Curve> straightened(List<Curve> curves, double tolerance) {
         List<Curve> out = new ArrayList<>();
-        for (Curve curve : curves) {
-            if (curve.from().distance(curve.to()) <= tolerance
-                    && (curve.straight() || curve.from().distance(curve.control1()) <= tolerance)) {
-                if (!out.isEmpty()) out.set(out.size() - 1, out.get(out.size() - 1).between(out.get(out.size() - 1).from(), curve.to()));
-            } else if (!out.isEmpty() && inLine(out.get(out.size() - 1), curve)) {
-                out.set(out.size() - 1, Curve.straight(out.get(out.size() - 1).from(), curve.to()));
-            } else {
-                out.add(curve);
-            }
+        for (Curve curve : curves) add(out, curve, tolerance);
+        int last = out.size() - 1;
+        if (last > 1 && inLine(out.get(last), out.get(0))) {
+            Collections.rotate(out, 1);
+            return straightened(out, tolerance);
         }
-        if (out.size() > 2 && inLine(out.get(out.size() - 1), out.get(0))) {
-            out.set(0, Curve.straight(out.remove(out.size() - 1).from(), out.get(0).to()));
-        }
-        if (!out.isEmpty()) {
-            Curve first = out.get(0);
-            out.set(0, first.between(out.get(out.size() - 1).to(), first.to()));
-        }
+        if (last >= 0) out.set(0, out.get(0).between(out.get(last).to(), out.get(0).to()));
         return out;
     }
 
-    /** Whether two straight steps are one. */
+    /**
+     * Goes on by a curve. One straight on, or straight back, makes the step before it longer or shorter: where two outlines part beside a
+     * line that they share, JTS leaves a sliver along it that is as wide as rounding errors are.
+     */
+    private static void add(List<Curve> out, Curve curve, double tolerance) {
+        int last = out.size() - 1;
+        boolean nothing = curve.from().distance(curve.to()) <= tolerance
+                && (curve.straight() || curve.from().distance(curve.control1()) <= tolerance);
+        if (nothing && last >= 0) out.set(last, out.get(last).between(out.get(last).from(), curve.to()));
+        else if (nothing) return;
+        else if (last >= 0 && inLine(out.get(last), curve)) add(out, Curve.straight(out.remove(last).from(), curve.to()), tolerance);
+        else out.add(curve);
+    }
+
+    /** Whether two straight steps are along one line. */
     private static boolean inLine(Curve a, Curve b) {
         if (!a.straight() || !b.straight()) return false;
         Point p = a.to().minus(a.from());
         Point q = b.to().minus(b.from());
-        return p.dot(q) > 0 && Math.abs(p.x() * q.y() - p.y() * q.x()) <= 1e-9 * p.length() * q.length();
+        return Math.abs(p.x() * q.y() - p.y() * q.x()) <= 1e-9 * p.length() * q.length();
     }
 }

@@ -9,8 +9,8 @@ import java.util.function.Function;
 import java.util.stream.IntStream;
 
 /**
- * What lies together: things whose boxes meet, directly or through others. Things of different clusters have nothing to do with each
- * other.
+ * What lies together: things whose boxes meet or touch, directly or through others. Things of different clusters have nothing to do with
+ * each other.
  */
 final class Clusters {
     private Clusters() {}
@@ -24,12 +24,17 @@ final class Clusters {
         List<Integer> open = new ArrayList<>();
         for (int i : order) {
             open.removeIf(other -> boxes.get(other).right() < boxes.get(i).x());
-            for (int other : open) if (boxes.get(i).meets(boxes.get(other))) parent[root(parent, i)] = root(parent, other);
+            for (int other : open) if (touch(boxes.get(i), boxes.get(other))) parent[root(parent, i)] = root(parent, other);
             open.add(i);
         }
         Map<Integer, List<T>> clusters = new LinkedHashMap<>();
         for (int i = 0; i < things.size(); i++) clusters.computeIfAbsent(root(parent, i), root -> new ArrayList<>()).add(things.get(i));
         return List.copyOf(clusters.values());
+    }
+
+    /** Two that lie side by side are one when they are united. */
+    private static boolean touch(Box one, Box other) {
+        return one.x() <= other.right() && other.x() <= one.right() && one.y() <= other.bottom() && other.y() <= one.bottom();
     }
 
     private static int root(int[] parent, int of) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import org.locationtech.jts.algorithm.Orientation;
+import org.locationtech.jts.algorithm.construct.MaximumInscribedCircle;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -16,6 +17,8 @@ import org.locationtech.jts.operation.polygonize.Polygonizer;
 /** What rings of corners fill, as JTS has areas. */
 final class Rings {
     static final GeometryFactory FACTORY = new GeometryFactory();
+    /** What is no wider than this, as a share of the way around it, is a sliver. */
+    private static final double SLIVER = 1e-9;
 
     private Rings() {}
 
@@ -40,9 +43,18 @@ final class Rings {
         Collection<Polygon> all = faces.getPolygons();
         List<Geometry> inside = new ArrayList<>();
         for (Polygon face : ordered(all)) {
-            if (rule.inside(winding(drawn, face.getInteriorPoint().getCoordinate()))) inside.add(face);
+            if (rule.inside(winding(drawn, within(face)))) inside.add(face);
         }
         return inside.isEmpty() ? FACTORY.createPolygon() : OverlayNGRobust.union(inside);
+    }
+
+    /** A place inside a face, where it is wide: where JTS looks there may be no more than a sliver. */
+    private static Coordinate within(Polygon face) {
+        Coordinate usual = face.getInteriorPoint().getCoordinate();
+        double wide = face.getArea() / face.getLength();
+        if (wide < SLIVER * face.getLength() || face.getBoundary().distance(FACTORY.createPoint(usual)) > SLIVER * face.getLength())
+            return usual;
+        return new MaximumInscribedCircle(face, wide / 10).getCenter().getCoordinate();
     }
 
     /** Faces in an order that depends on nothing but where they are, each told from its lowest corner on: JTS keeps them in hash tables. */

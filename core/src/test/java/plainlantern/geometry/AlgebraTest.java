@@ -22,6 +22,7 @@ import plainlantern.outline.Ellipse;
 import plainlantern.outline.Heart;
 import plainlantern.outline.Outlines;
 import plainlantern.outline.Ring;
+import plainlantern.outline.Star;
 
 /** Forms combined and divided, their curves kept. */
 class AlgebraTest {
@@ -66,7 +67,7 @@ class AlgebraTest {
     }
 
     /** Combined with itself a form stays itself, turned into nothing or all; combined with a part of its own, too. */
-    @Tried(100)
+    @Tried(value = 100, also = 4381736279656227912L)
     void whatRunsAlongOneCurveIsOne(Chance chance) {
         Path whole = form(chance);
         Point a = new Point(chance.between(-70, 70), chance.between(-70, 70));
@@ -78,6 +79,18 @@ class AlgebraTest {
         Optional<Path> rest = Algebra.difference(whole, half.get());
         assertThat(area(rest) + area(half)).isCloseTo(area, within(1e-4 * area));
         rest.ifPresent(path -> assertThat(area(Algebra.union(path, half.get()))).isCloseTo(area, within(1e-4 * area)));
+    }
+
+    /** What lies side by side is one form when it is united, without a line between; what is cut off leaves no way along what it shared. */
+    @Test
+    void whatTouchesIsOne() {
+        Path left = Path.box(new Box(0, 0, 10, 10));
+        Path right = Path.polygon(List.of(new Point(10, 0), new Point(20, 5), new Point(10, 10)));
+        assertThat(Algebra.union(left, Path.box(new Box(10, 0, 15, 10))).orElseThrow().contours()).hasSize(1).allMatch(c -> c.size() == 4);
+        assertThat(Algebra.union(left, right).orElseThrow().contours()).hasSize(1).allMatch(c -> c.size() == 5);
+        Path star = new Star(5, 0.5, 0).path(5, 111).mapped(Affine.move(-60, -15).after(Affine.turn(27)));
+        Path tips = Algebra.difference(star, Algebra.rightOf(star, new Point(-70, 28), new Point(-71, 28), 0).orElseThrow()).orElseThrow();
+        assertThat(tips.contours()).hasSize(2).allMatch(contour -> contour.size() == 3);
     }
 
     /** Both sides of a line together are the whole, and each stays on its side. */
