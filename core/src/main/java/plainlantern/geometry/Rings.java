@@ -81,7 +81,7 @@ final class Rings {
     /** How often the rings go around a place, one way taken off the other; of a ring that crosses itself each of its own loops counts. */
     private static int winding(List<Polygon> rings, Coordinate at) {
         int winding = 0;
-        for (Polygon ring : rings) winding += winding(ring.getExteriorRing(), at);
+        for (Polygon ring : rings) if (ring.getEnvelopeInternal().intersects(at)) winding += winding(ring.getExteriorRing(), at);
         return winding;
     }
 
