@@ -33,7 +33,7 @@ public final class Estimate {
     private static final int ALONG = 4;
     /** … each of so many pixels along its side. */
     private static final int SQUARE = 144;
-    /** So many of them along each side of a placed picture, whole blocks of a JPEG; side by side where all around each had to be painted. */
+    /** So many along each side of a placed picture, whole blocks of a JPEG; all in its middle where much around each had to be painted. */
     private static final int PLACED = 3;
     /** Pages that are looked at; the others are taken to be like them. */
     private static final int MOST_PAGES = 4;

@@ -206,7 +206,8 @@ class DeliveriesTest {
         assertThat((double) (wash[0] - none[0]) / (wash[1] - none[1])).as("the wash's mask").isBetween(0.5, 2.0);
         for (Format format : List.of(Format.PDF, Format.SVG)) {
             for (String last : List.of(brush, "{'kind':'set-shadow','panels':['p1'],'inside':true}")) {
-                long[] both = estimated(after(washed, last), format, tide); assertThat((double) both[0] / both[1]).as(format + last).isBetween(0.67, 1.5);
+                long[] both = estimated(after(washed, last), format, tide);
+                assertThat((double) both[0] / both[1]).as(format + last).isBetween(0.67, 1.5);
             }
         }
     }

@@ -160,7 +160,8 @@ export function draw(id, svg, swift = false) {
  */
 export function drawPreview(id, svg, swift = false) {
   if (!group(id)) return null;
-  const loading = draw(id, swift ? svg.replace(/(\/pictures\/\w+\/[\w-]+\/)medium|(\/glazes\/[\w-]+\/[\w-]+\/)\d+/g, "$1$2live") : svg, swift);
+  const painted = swift ? svg.replace(/(\/pictures\/\w+\/[\w-]+\/)medium|(\/glazes\/[\w-]+\/[\w-]+\/)\d+/g, "$1$2live") : svg;
+  const loading = draw(id, painted, swift);
   group(id).dataset.preview = "";
   return loading;
 }

@@ -52,7 +52,8 @@ class AccessTest extends StudioTest {
             for (String pattern : info.getPatternValues()) {
                 if (!pattern.contains("{")) continue;
                 String path = pattern.replace("{id}", sheet.toString()).replace("{sha}", picture.id()).replace("{level}", "small")
-                        .replace("{kind}", "even-grid").replace("{treatment}", "eyJ0b25lcyI6W119").replace("{edit}", "e30").replace("{keep}", sheet.toString())
+                        .replace("{kind}", "even-grid").replace("{treatment}", "eyJ0b25lcyI6W119").replace("{edit}", "e30")
+                        .replace("{keep}", sheet.toString())
                         .replace("{delivery}", sheet.toString()).replace("{set}", sheet.toString()).replace("{bundle}", sheet.toString())
                         .replace("{step}", "0").replace("{token}", "nobody").replace("{place}", "0");
                 for (RequestMethod verb : info.getMethodsCondition().getMethods()) {
