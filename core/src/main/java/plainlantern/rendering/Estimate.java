@@ -104,19 +104,14 @@ public final class Estimate {
         boolean opaque = scene.paper().isPresent();
         if ((long) size[0] * size[1] <= (long) ALONG * ALONG * SQUARE * SQUARE)
             return RasterPainter.paint(scene, toPixels, size, opaque, pictures, Progress.UNHEARD);
-        int across = Math.min(SQUARE, size[0] / ALONG);
-        int down = Math.min(SQUARE, size[1] / ALONG);
-        BufferedImage all = new BufferedImage(ALONG * across, ALONG * down, opaque ? BufferedImage.TYPE_INT_RGB
+        Samples samples = Samples.of(new Box(0, 0, size[0], size[1]), ALONG, SQUARE);
+        BufferedImage all = new BufferedImage(samples.width(), samples.height(), opaque ? BufferedImage.TYPE_INT_RGB
                 : BufferedImage.TYPE_INT_ARGB);
-        for (int row = 0; row < ALONG; row++) {
-            for (int column = 0; column < ALONG; column++) {
-                // In the middle of its share of the page.
-                int left = (int) ((column + 0.5) * size[0] / ALONG) - across / 2;
-                int top = (int) ((row + 0.5) * size[1] / ALONG) - down / 2;
-                BufferedImage square = RasterPainter.paint(scene, Affine.move(-left, -top).after(toPixels), new int[] {across, down},
-                        opaque, pictures, Progress.UNHEARD);
-                all.getRaster().setRect(column * across, row * down, square.getRaster());
-            }
+        for (int i = 0; i < samples.squares().size(); i++) {
+            Box square = samples.squares().get(i);
+            BufferedImage painted = RasterPainter.paint(scene, Affine.move(-square.x(), -square.y()).after(toPixels),
+                    new int[] {samples.across(), samples.down()}, opaque, pictures, Progress.UNHEARD);
+            all.getRaster().setRect(samples.left(i), samples.top(i), painted.getRaster());
         }
         return all;
     }
@@ -209,23 +204,15 @@ public final class Estimate {
         return file.length * part.width() * part.height() / some.getWidth() / some.getHeight();
     }
 
-    /** A mask, by a few squares of it, each in the middle of its share. */
+    /** A mask, by a few squares of it. */
     private static double masked(Placed.Grey grey, Placed placed) {
-        Box part = grey.part();
-        double across = Math.max(1, Math.min(SQUARE, Math.floor(part.width() / ALONG)));
-        double down = Math.max(1, Math.min(SQUARE, Math.floor(part.height() / ALONG)));
+        Samples samples = Samples.of(grey.part(), ALONG, SQUARE);
         ByteArrayOutputStream packed = new ByteArrayOutputStream();
         try (DeflaterOutputStream out = new DeflaterOutputStream(packed)) {
-            for (int row = 0; row < ALONG; row++) {
-                for (int column = 0; column < ALONG; column++) {
-                    double left = Math.max(0, Math.floor((column + 0.5) * part.width() / ALONG - across / 2));
-                    double top = Math.max(0, Math.floor((row + 0.5) * part.height() / ALONG - down / 2));
-                    placed.write(grey, new Box(part.x() + left, part.y() + top, across, down), out);
-                }
-            }
+            for (Box square : samples.squares()) placed.write(grey, square, out);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        return packed.size() * part.width() * part.height() / (ALONG * across * ALONG * down);
+        return packed.size() * grey.part().width() * grey.part().height() / samples.width() / samples.height();
     }
 }

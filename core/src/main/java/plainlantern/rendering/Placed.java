@@ -215,24 +215,14 @@ final class Placed {
         Masks.write(grey.layer(), grey.map(), part, pictures, to);
     }
 
-    /**
-     * Of its pixels, as many as are wanted, so many squares along each side of a file, each from the middle of its share, side by side.
-     *
-     * @param side pixels of a square, fewer where the file has fewer
-     */
+    /** Of its pixels, as many as are wanted, {@link Samples} side by side. */
     BufferedImage squares(Needed needed, int along, int side) {
-        Box part = part(needed);
-        int across = (int) Math.max(1, Math.min(side, part.width() / along));
-        int down = (int) Math.max(1, Math.min(side, part.height() / along));
-        Tile all = Tile.over(new Box(0, 0, along * across, along * down));
-        for (int row = 0; row < along; row++) {
-            for (int column = 0; column < along; column++) {
-                double left = Math.max(0, Math.floor((column + 0.5) * part.width() / along - across / 2.0));
-                double top = Math.max(0, Math.floor((row + 0.5) * part.height() / along - down / 2.0));
-                int[] square = tile(needed.layer(), new Box(part.x() + left, part.y() + top, across, down)).argb();
-                for (int y = 0; y < down; y++)
-                    System.arraycopy(square, y * across, all.argb(), ((row * down + y) * along + column) * across, across);
-            }
+        Samples samples = Samples.of(part(needed), along, side);
+        Tile all = Tile.over(new Box(0, 0, samples.width(), samples.height()));
+        for (int i = 0; i < samples.squares().size(); i++) {
+            int[] square = tile(needed.layer(), samples.squares().get(i)).argb();
+            for (int y = 0; y < samples.down(); y++) System.arraycopy(square, y * samples.across(), all.argb(),
+                    (samples.top(i) + y) * samples.width() + samples.left(i), samples.across());
         }
         return image(needed.layer(), all);
     }
