@@ -151,7 +151,8 @@ public final class Sheets {
         return chance.flag() ? Optional.empty() : Optional.of(chance.of(new Bend.Wave(length(chance, 0, 9), length(chance, 1, 50),
                 length(chance, -180, 180), length(chance, -180, 180), chance.of(Bend.Wave.Shape.values())),
                 new Bend.Twirl(length(chance, -400, 400), 0.3, 0.6, 0.8), new Bend.Bulge(length(chance, -1, 1), 0.5, 0.4, 1.2),
-                new Bend.Mesh(2, 3, List.of(0.0, 0.0, 0.1, -0.2, 0.05, 0.0, 0.3, 0.0, 0.0, 0.0, -0.1, 0.2))));
+                new Bend.Mesh(2, 3, List.of(0.0, 0.0, 0.1, -0.2, 0.05, 0.0, 0.3, 0.0, 0.0, 0.0, -0.1, 0.2)),
+                new Bend.Mesh(2, 2, List.of(0.3, 0.35, -0.25, 0.3, 0.2, -0.3, -0.3, -0.4))));
     }
 
     private static Optional<Veil> veil(Chance chance, Veil.Rests rests) {

@@ -24,6 +24,7 @@ import plainlantern.sheet.Pose;
 import plainlantern.sheet.Seat;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Source;
+import plainlantern.sheet.Treatment;
 import plainlantern.sheet.Vista;
 
 /**
@@ -150,11 +151,38 @@ public final class Vistas {
                 layer.look(), layer.through(), layer.veil());
     }
 
-    /** What is shown as a picture of the panel's own. */
-    public static PictureLayer owned(Shown shown, Flat flat) {
-        return new PictureLayer(new Source.Own(shown.picture().id()), flat, shown.treatment().alone(), shown.look(), shown.through(),
+    /**
+     * A picture of a panel as one of the panel's own that looks exactly the same. The vignette of a vista stays where it was over the
+     * picture: it does not begin anew in the panel's form.
+     *
+     * @param shown the layer as it is shown in the panel
+     * @param flat  where the picture is placed from now on
+     */
+    public static PictureLayer owned(Sheet sheet, Holder panel, PictureLayer layer, Shown shown, Flat flat) {
+        Treatment treatment = layer.slice().isEmpty() ? shown.treatment() : shown.treatment().framed(() -> frame(sheet, panel, layer, shown));
+        return new PictureLayer(new Source.Own(shown.picture().id()), flat, treatment.alone(), shown.look(), shown.through(),
                 shown.veil())
                 .mounted(shown.plane());
+    }
+
+    /**
+     * The upright box over which a vista's vignette is spread: around all its members on the sheet in mm, or, for one in perspective,
+     * around what is seen of it, in its own plane.
+     */
+    public static Box box(Sheet sheet, String id) {
+        Vista vista = sheet.vista(id);
+        if (vista.plane().isEmpty()) return sheet.derived(List.of("box", id), () -> Box.union(sheet.members(id).stream()
+                .map(Element::boundsOnSheet).toList()));
+        return sheet.derived(List.of("box", vista, sheet.picture(vista.picture())), () -> sitting(sheet, vista).outline().bounds());
+    }
+
+    /** From shares of the picture's width and height to the vista's box, whose sides are at -1 and 1. */
+    private static Affine frame(Sheet sheet, Holder panel, PictureLayer slice, Shown shown) {
+        Picture picture = shown.picture();
+        Affine lies = shown.pose().toPanel(picture.width(), picture.height());
+        Affine toPlane = shown.plane().isPresent() ? lies : panel.seat().toSheet().after(lies);
+        return box(sheet, slice.slice().orElseThrow().vista()).toCentred().after(toPlane)
+                .after(Affine.scale(picture.width(), picture.height()));
     }
 
     /** The pose that a similarity from pixels to a frame is. */
@@ -218,7 +246,7 @@ public final class Vistas {
         if (panel.sliced().isEmpty()) return panel;
         Shown shown = shown(sheet, panel, panel.sliced().get());
         boolean covered = Coverage.covers(sitting(sheet, panel), shown.pose());
-        return panel.changingSlices(slice -> owned(shown, new Flat(Fit.FREE, shown.pose(), covered)));
+        return panel.changingSlices(slice -> owned(sheet, panel, slice, shown, new Flat(Fit.FREE, shown.pose(), covered)));
     }
 
     /** {@code after}, whose seat differs from {@code before}'s by a move and a turn, with its slice where it was on the sheet. */

@@ -49,8 +49,13 @@ public final class Algebra {
         return new Path(steps);
     }
 
-    /** The part of a path on the right of the way from {@code a} to {@code b} (y points down), less {@code inset} mm along the line. */
+    /**
+     * The part of a path to the right of the line from {@code a} to {@code b} (y points down), less {@code inset} mm along the line.
+     *
+     * @throws IllegalArgumentException if both points coincide, which defines no line
+     */
     public static Optional<Path> rightOf(Path path, Point a, Point b, double inset) {
+        if (!(a.distance(b) > 0)) throw new IllegalArgumentException("no line from " + a + " to " + b);
         if (path.empty()) return Optional.empty();
         Box box = path.bounds();
         Point way = b.minus(a).times(1 / b.minus(a).length());

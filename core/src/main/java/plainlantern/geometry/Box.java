@@ -48,6 +48,11 @@ public record Box(double x, double y, double width, double height) {
         return Affine.move(x, y).after(Affine.scale(width, height));
     }
 
+    /** From its own frame to one in which its sides are at -1 and 1. */
+    public Affine toCentred() {
+        return Affine.scale(2 / width, 2 / height).after(Affine.move(centre().times(-1)));
+    }
+
     /** Where shares of its width and height lie. */
     public Point at(Point share) {
         return new Point(x + width * share.x(), y + height * share.y());

@@ -1,7 +1,10 @@
 package plainlantern.geometry;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
+import java.util.stream.IntStream;
 import org.locationtech.jts.algorithm.Area;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
@@ -124,19 +127,32 @@ final class Chords {
      * stretches of the other belong to the other.
      */
     private List<Run> absorbed(List<Run> runs) {
-        List<Run> out = new ArrayList<>(runs);
-        for (int i = 0; i < out.size() && out.size() > 2; i++) {
-            Run before = out.get((i + out.size() - 1) % out.size());
-            Run run = out.get(i);
-            Run after = out.get((i + 1) % out.size());
-            if (before.curve() != after.curve() || run.curve() == before.curve() || !near(run, before, after)) continue;
-            int at = (i + out.size() - 1) % out.size();
-            out.set(at, before.with(after));
-            out.remove(run);
-            out.remove(after);
-            i = -1;
+        int count = runs.size();
+        Run[] ring = runs.toArray(Run[]::new);
+        int[] previous = IntStream.range(0, count).map(i -> Math.floorMod(i - 1, count)).toArray();
+        int[] next = IntStream.range(0, count).map(i -> (i + 1) % count).toArray();
+        int left = count;
+        int unchanged = 0;
+        for (int i = 0; left > 2 && unchanged < left;) {
+            int before = previous[i];
+            int after = next[i];
+            if (ring[before].curve() != ring[after].curve() || ring[i].curve() == ring[before].curve()
+                    || !near(ring[i], ring[before], ring[after])) {
+                i = after;
+                unchanged++;
+                continue;
+            }
+            ring[before] = ring[before].with(ring[after]);
+            ring[i] = null;
+            ring[after] = null;
+            next[before] = next[after];
+            previous[next[after]] = before;
+            left -= 2;
+            unchanged = 0;
+            // The merged run may make its neighbours ones to absorb: they are looked at again.
+            i = previous[before];
         }
-        return out;
+        return Arrays.stream(ring).filter(Objects::nonNull).toList();
     }
 
     private boolean near(Run run, Run before, Run after) {

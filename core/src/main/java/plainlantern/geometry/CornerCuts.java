@@ -35,10 +35,11 @@ public final class CornerCuts {
     public static Cut of(Path path, double size, boolean round, int which) {
         CornerCuts cuts = new CornerCuts(round);
         List<List<Curve>> contours = new ArrayList<>();
-        int corner = 0;
+        int first = 0;
         for (List<Curve> contour : path.contours()) {
-            contours.add(cuts.contour(contour, size, which < 0 ? -1 : which - corner));
-            corner += contour.size();
+            boolean selected = which >= first && which < first + contour.size();
+            contours.add(which < 0 ? cuts.contour(contour, size, -1) : selected ? cuts.contour(contour, size, which - first) : contour);
+            first += contour.size();
         }
         return new Cut(Path.of(contours, path.rule()), cuts.made, cuts.smaller);
     }

@@ -10,6 +10,8 @@ import java.util.List;
 public final class CurveFit {
     private static final int TURNS = 8;
     private static final double CORNER = Math.cos(Math.toRadians(20));
+    /** Cosine of the angle between two steps beyond which a stroke turns back on itself. */
+    private static final double REVERSAL = Math.cos(Math.toRadians(150));
 
     private CurveFit() {}
 
@@ -99,9 +101,13 @@ public final class CurveFit {
             return;
         }
         int split = first + worst;
-        Point middle = unit(d.get(split - 1).minus(d.get(split + 1)));
+        Point back = unit(d.get(split - 1).minus(d.get(split)));
+        Point on = unit(d.get(split + 1).minus(d.get(split)));
+        // Where a stroke turns back on itself the chord between the neighbours has no usable direction: both curves end in a cusp.
+        boolean cusp = -back.dot(on) < REVERSAL;
+        Point middle = cusp ? back : unit(d.get(split - 1).minus(d.get(split + 1)));
         fit(d, first, split, start, middle, tolerance, out);
-        fit(d, split, last, middle.times(-1), end, tolerance, out);
+        fit(d, split, last, cusp ? on : middle.times(-1), end, tolerance, out);
     }
 
     /** The parameters of points by the length of the chords between them. */

@@ -368,16 +368,13 @@ public record Path(List<Segment> segments, FillRule rule) {
 
         /** Adds the values where the derivative of the cubic with these four ordinates is zero inside (0, 1). */
         private void curve(double p0, double p1, double p2, double p3) {
-            double qa = -p0 + 3 * p1 - 3 * p2 + p3;
-            double qb = 2 * (p0 - 2 * p1 + p2);
-            double qc = p1 - p0;
-            if (Math.abs(qa) < 1e-12) {
-                if (Math.abs(qb) > 1e-12) at(-qc / qb, p0, p1, p2, p3);
-                return;
-            }
-            double root = Math.sqrt(qb * qb - 4 * qa * qc);
-            at((-qb + root) / (2 * qa), p0, p1, p2, p3);
-            at((-qb - root) / (2 * qa), p0, p1, p2, p3);
+            double a = p3 - p0 - 3 * (p2 - p1);
+            double b = 2 * (p0 - 2 * p1 + p2);
+            double c = p1 - p0;
+            // The form of the quadratic formula that never subtracts nearly equal numbers (Press and others, Numerical Recipes, 5.6).
+            double q = -(b + Math.copySign(Math.sqrt(b * b - 4 * a * c), b)) / 2;
+            at(q / a, p0, p1, p2, p3);
+            at(c / q, p0, p1, p2, p3);
         }
 
         private void at(double t, double p0, double p1, double p2, double p3) {

@@ -1,11 +1,10 @@
 package plainlantern.geometry;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.WeakHashMap;
 import java.util.function.UnaryOperator;
 import org.locationtech.jts.algorithm.MinimumDiameter;
 import org.locationtech.jts.geom.Coordinate;
@@ -27,8 +26,13 @@ public final class Polygons {
     private static final int CHORDS = 64;
     private static final double WITHIN = 2e-5;
     private static final int HALVINGS = 11;
-    // A check asks for the same forms again and again. A path that nobody holds any more is forgotten.
-    private static final Map<Path, Geometry> KNOWN = Collections.synchronizedMap(new WeakHashMap<>());
+    /** Bytes of all that is kept, and of one corner of an area or one step of its path, with what holds them. */
+    private static final long KEPT = 48L << 20;
+    private static final int CORNER_BYTES = 40;
+    private static final int STEP_BYTES = 120;
+    // A check asks for the same forms again and again.
+    private static final Cache<Path, Geometry> KNOWN = Caffeine.newBuilder().maximumWeight(KEPT).executor(Runnable::run)
+            .weigher((Path path, Geometry area) -> CORNER_BYTES * area.getNumPoints() + STEP_BYTES * path.segments().size()).build();
 
     private Polygons() {}
 
@@ -74,9 +78,10 @@ public final class Polygons {
      */
     public static double thickness(Path path, double enough) {
         Geometry form = geometry(path);
+        if (form.isEmpty()) return 0;
         // Its area is at most its outline times the circle's radius.
         double least = 2 * form.getArea() / form.getLength();
-        if (form.isEmpty() || least >= enough) return least;
+        if (least >= enough) return least;
         // Of a form without hollows the two nearest parallel lines around it tell nearly the same, in far less time.
         if (form.getArea() > 0.999 * form.convexHull().getArea()) return new MinimumDiameter(form).getLength();
         double low = 0;
@@ -208,11 +213,7 @@ public final class Polygons {
     /** What a path fills; nobody changes it. */
     private static Geometry geometry(Path path) {
         if (path.empty()) return FACTORY.createPolygon();
-        Geometry known = KNOWN.get(path);
-        if (known != null) return known;
-        Geometry drawn = drawn(path);
-        KNOWN.put(path, drawn);
-        return drawn;
+        return KNOWN.get(path, Polygons::drawn);
     }
 
     private static Geometry drawn(Path path) {

@@ -116,11 +116,13 @@ public final class Cells {
         double down = Math.max(0, Math.min(1, v - row));
         int[] pixels = tile.argb();
         int at = row * tile.width() + column;
-        int below = at + tile.width();
+        // A tile of one column or one row has no neighbour to mix with.
+        int right = tile.width() > 1 ? 1 : 0;
+        int below = tile.height() > 1 ? at + tile.width() : at;
         int out = 0;
         for (int shift = 0; shift < 32; shift += 8) {
-            double upper = mixed(pixels[at] >> shift & 0xFF, pixels[at + 1] >> shift & 0xFF, across);
-            double lower = mixed(pixels[below] >> shift & 0xFF, pixels[below + 1] >> shift & 0xFF, across);
+            double upper = mixed(pixels[at] >> shift & 0xFF, pixels[at + right] >> shift & 0xFF, across);
+            double lower = mixed(pixels[below] >> shift & 0xFF, pixels[below + right] >> shift & 0xFF, across);
             out |= (int) (mixed(upper, lower, down) + 0.5) << shift;
         }
         return out;

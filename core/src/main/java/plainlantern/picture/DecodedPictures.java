@@ -92,11 +92,15 @@ public final class DecodedPictures implements PictureSource {
                 mine.complete(reading.get());
                 forget();
             } catch (RuntimeException | Error e) {
+                // Whoever asks next tries again: the file or the memory may be there then.
+                synchronized (kept) {
+                    kept.remove(key, mine);
+                }
                 mine.completeExceptionally(e);
                 throw e;
             }
         }
-        return Joined.of(image);
+        return Joined.idly(image);
     }
 
     /**

@@ -49,12 +49,11 @@ final class Lensing {
         Affine back = toPanel.inverse();
         Affine toPicture = map.inverse();
         Optional<Bending> bending = lens.how().bend().map(bend -> Bending.of(bend, lens.box()));
-        Box picture = Path.box(new Box(0, 0, width, height)).mapped(map).bounds().grown(1);
-        Box near = bending.map(b -> b.seen(out.box(), toPanel)).orElse(out.box()).grown(2);
-        if (!near.meets(picture)) return out;
-        Tile from = pictures.onto(sharp, width, height, map, Box.between(
-                Math.max(near.x(), picture.x()), Math.max(near.y(), picture.y()), Math.min(near.right(), picture.right()),
-                Math.min(near.bottom(), picture.bottom())));
+        Box near = Path.box(bending.map(b -> b.seen(out.box(), toPanel)).orElse(out.box())).mapped(toPicture).bounds();
+        // What lies beyond the picture takes its colour from the edge, however far away: so much of the edge is painted, too.
+        Box used = Box.between(Math.max(0, Math.min(width, near.x())), Math.max(0, Math.min(height, near.y())),
+                Math.max(0, Math.min(width, near.right())), Math.max(0, Math.min(height, near.bottom())));
+        Tile from = pictures.onto(sharp, width, height, map, Path.box(used).mapped(map).bounds().grown(2));
         // Half a pixel of whichever is larger: what lies at the very edge is half clear.
         double inset = Math.max(0.5, 0.75 / Math.min(map.xScale(), map.yScale()));
         IntStream.range(0, out.height()).parallel().forEach(y -> {

@@ -76,7 +76,7 @@ final class LayeredFile {
     }
 
     private static String escaped(String name) {
-        return name.replace("&", "&amp;").replace("<", "&lt;").replace("\"", "&quot;").replaceAll("\\p{Cntrl}", " ");
+        return SvgPainter.escaped(name.replaceAll("\\p{Cntrl}", " ")).replace("\"", "&quot;");
     }
 
     private static BufferedImage thumbnail(Delivery delivery, Page page, PictureSource pictures) {

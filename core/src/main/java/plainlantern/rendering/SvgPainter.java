@@ -215,8 +215,15 @@ public final class SvgPainter {
         out.append("</g>");
     }
 
-    private static String escaped(String text) {
-        return text.replace("&", "&amp;").replace("<", "&lt;");
+    /** Text between tags; characters that no XML document may have (XML 1.0, 2.2), such as U+FFFE, are left out. */
+    static String escaped(String text) {
+        StringBuilder out = new StringBuilder(text.length());
+        text.codePoints().filter(SvgPainter::allowed).forEach(out::appendCodePoint);
+        return out.toString().replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;");
+    }
+
+    private static boolean allowed(int c) {
+        return c >= 0x20 ? !(c >= 0xD800 && c <= 0xDFFF) && c != 0xFFFE && c != 0xFFFF : c == '\t' || c == '\n' || c == '\r';
     }
 
     static void numbers(StringBuilder out, Object... namesAndValues) {

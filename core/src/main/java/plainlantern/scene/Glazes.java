@@ -96,14 +96,13 @@ public final class Glazes {
         return Dressing.item(glaze, form, List.of(seen));
     }
 
-    /** Of the paper and of all items that can be seen through the glaze. */
+    /** The name of what the glaze shows before its tone: of the paper and all items that can be seen through it, and how they are seen. */
     private static String mark(Sheet sheet, Glaze glaze, Box box, List<Item> beneath) {
         Through through = glaze.through().seen();
         Box seen = box.moved(new Point(-through.dx(), -through.dy())).grown(BLURRED * through.blur()
                 + through.bend().map(bend -> Bending.of(bend, box).reach()).orElse(0.0));
-        int hash = 31 * Scene.paper(sheet).hashCode() + box.hashCode();
-        for (Item item : beneath) if (reach(item).meets(seen)) hash = 31 * hash + item.hashCode();
-        return Integer.toHexString(hash);
+        return Fingerprint.of(Scene.paper(sheet), box, glaze.through().seen(), beneath.stream().filter(item -> reach(item).meets(seen))
+                .toList());
     }
 
     /** All that an item may paint and more, found without looking at its path again. */

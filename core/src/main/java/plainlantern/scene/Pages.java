@@ -57,7 +57,7 @@ public final class Pages {
     private static Page alone(Sheet sheet, Holder panel, Extent extent) {
         Holder own = panel.changingSlices(slice -> {
             Shown shown = Vistas.shown(sheet, panel, slice);
-            return Vistas.owned(shown, shown.flat());
+            return Vistas.owned(sheet, panel, slice, shown, shown.flat());
         });
         Seat seat = panel.seat();
         Holder upright = own.withSeat(extent == Extent.TURNED ? seat

@@ -436,8 +436,7 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
 
     /** Where a picture lies, before a box that is upright in a frame of its own. */
     static Lying lying(Affine pixelsToSheet, Affine toFrame, Box box) {
-        Affine toBox = Affine.scale(2 / box.width(), 2 / box.height()).after(Affine.move(box.centre().times(-1))).after(toFrame);
-        return new Lying(pixelsToSheet, toBox.after(pixelsToSheet));
+        return new Lying(pixelsToSheet, box.toCentred().after(toFrame).after(pixelsToSheet));
     }
 
     /** What one element paints. */
@@ -469,7 +468,7 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
                 boolean covers = Coverage.covers(Sitting.of(holder, picture), shown.pose());
                 Supplier<Lying> own = () -> lying(pixelsToSheet, holder.seat().toSheet().inverse(), holder.ownPath().bounds());
                 Supplier<Lying> under = () -> layer.slice().map(slice -> lying(pixelsToSheet, Affine.IDENTITY,
-                        Box.union(sheet.members(slice.vista()).stream().map(Element::boundsOnSheet).toList()))).orElseGet(own);
+                        Vistas.box(sheet, slice.vista()))).orElseGet(own);
                 Affine toPanel = shown.pose().toPanel(picture.width(), picture.height())
                         .after(Affine.scale(picture.width(), picture.height()));
                 Treated treated = Treated.of(picture.id(), shown.treatment(), under, own)
@@ -498,7 +497,7 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
         // Tones lie in the picture's own plane: of a vista before all its panels.
         Supplier<Lying> own = () -> lying(lies, Affine.IDENTITY, sitting.outline().bounds());
         Supplier<Lying> under = () -> layer.slice().map(slice -> lying(lies, Affine.IDENTITY,
-                Vistas.sitting(sheet, sheet.vista(slice.vista())).outline().bounds())).orElseGet(own);
+                Vistas.box(sheet, slice.vista()))).orElseGet(own);
         Treated treated = Treated.of(picture.id(), shown.treatment(), under, own);
         Path form = holder.ownPath();
         Box box = through(layer).map(how -> seen(how, form.bounds())).orElse(form.bounds());

@@ -7,13 +7,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.RandomAccess;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import plainlantern.asking.BadInput;
 
 /** An immutable list in which each thing is found by its id in constant time. */
 final class ById<T> extends AbstractList<T> implements RandomAccess {
     private final List<T> all;
     private final Map<String, T> byId;
+    private final Map<Object, Object> derived = new ConcurrentHashMap<>();
 
     private ById(List<T> all, Map<String, T> byId) {
         this.all = all;
@@ -41,6 +44,22 @@ final class ById<T> extends AbstractList<T> implements RandomAccess {
 
     boolean has(String id) {
         return byId.containsKey(id);
+    }
+
+    /**
+     * A value that depends on these things alone and is expensive to compute: computed once, kept as long as the list. Threads that ask
+     * at the same time may both compute it.
+     *
+     * @param key tells it from other such values
+     */
+    @SuppressWarnings("unchecked")
+    <V> V derived(Object key, Supplier<V> compute) {
+        Object known = derived.get(key);
+        if (known == null) {
+            known = compute.get();
+            derived.put(key, known);
+        }
+        return (V) known;
     }
 
     @Override

@@ -13,6 +13,6 @@ public record NamedTone(String id, String name, Tone tone) {
         Ids.checked(id);
         name = name.strip();
         BadInput.unless(!name.isEmpty() && name.length() <= 60, "name", "A tone needs a name of at most 60 letters.");
-        tone = tone.following(Optional.of(id));
+        tone = tone.following(Optional.of(id)).framed(Optional.empty());
     }
 }

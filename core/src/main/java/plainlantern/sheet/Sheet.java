@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import plainlantern.asking.BadInput;
@@ -201,7 +202,16 @@ public record Sheet(SheetFormat format, Contents contents, Styles styles, Guides
 
     /** The elements through which a vista is seen, from back to front. */
     public List<Holder> members(String vista) {
-        return holders().stream().filter(h -> h.slice().map(s -> s.vista().equals(vista)).orElse(false)).toList();
+        return derived("members", () -> holders().stream().filter(h -> h.slice().isPresent())
+                .collect(Collectors.groupingBy(h -> h.slice().orElseThrow().vista()))).getOrDefault(vista, List.of());
+    }
+
+    /**
+     * A value that depends on the elements and on {@code key} alone and is expensive to compute; kept with the elements, so that it is
+     * computed once for all revisions that share them.
+     */
+    public <V> V derived(Object key, Supplier<V> compute) {
+        return ((ById<Element>) elements()).derived(key, compute);
     }
 
     /** A length as people read it: "12.40 mm", in the sheet's unit. */

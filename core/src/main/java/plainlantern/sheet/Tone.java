@@ -3,6 +3,7 @@ package plainlantern.sheet;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import plainlantern.geometry.Affine;
 
 /**
  * How a picture's colours and lightness are changed, in the order of its components; each is neutral at first. Steps are done on
@@ -77,6 +78,11 @@ public record Tone(Optional<String> named,
 
     public Tone vignetted(Optional<Vignette> newVignette) {
         return new Tone(named, balance, levels, colouring, table, brightness, newVignette, texture);
+    }
+
+    /** The same with its vignette over that box of its own, or over the form's, see {@link Vignette#frame}. */
+    public Tone framed(Optional<Affine> frame) {
+        return vignette.filter(v -> !v.frame().equals(frame)).map(v -> vignetted(Optional.of(v.withFrame(frame)))).orElse(this);
     }
 
     public Tone textured(Optional<Texture> newTexture) {

@@ -53,6 +53,6 @@ public final class Tones {
         List<NamedTone> tones = sheet.styles().tones().stream()
                 .map(t -> changed.containsKey(t.id()) ? new NamedTone(t.id(), t.name(), changed.get(t.id())) : t).toList();
         return changing(sheet.withStyles(sheet.styles().withTones(tones)), tone -> tone.named().filter(changed::containsKey)
-                .map(id -> changed.get(id).following(tone.named())).orElse(tone));
+                .map(id -> changed.get(id).following(tone.named()).framed(tone.vignette().flatMap(Vignette::frame))).orElse(tone));
     }
 }

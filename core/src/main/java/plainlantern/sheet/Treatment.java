@@ -2,8 +2,10 @@ package plainlantern.sheet;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import plainlantern.asking.Typed;
+import plainlantern.geometry.Affine;
 
 /**
  * What is done to a picture's pixels before they are painted; its file stays as it is.
@@ -47,6 +49,15 @@ public record Treatment(Optional<Cleared> cleared,
     /** The treatment of a slice of a picture that is treated so: the slice's own tone on top. */
     public Treatment slice(Treatment own) {
         return new Treatment(cleared, seen(), own.tone, own.off);
+    }
+
+    /**
+     * The same with the vignette of the vista's tone over a box of its own.
+     *
+     * @param frame see {@link Vignette#frame}; asked for only if there is such a vignette
+     */
+    public Treatment framed(Supplier<Affine> frame) {
+        return under.vignette().isEmpty() ? this : new Treatment(cleared, under.framed(Optional.of(frame.get())), tone, off);
     }
 
     /** As a picture by itself has it: one tone where one is enough. */

@@ -117,7 +117,10 @@ final class Ending {
         return h / 2147483648f;
     }
 
-    /** Adds to each pixel a share of how its brightness differs from its surroundings. */
+    /**
+     * Adds to each pixel a share of how its brightness differs from its surroundings. Brightness is multiplied by alpha here: its mean is
+     * divided by the mean of alpha, so that what is transparent around a cutout does not count as black.
+     */
     private static void sharpen(double share, double deviation, Patch patch) {
         int reach = (int) Math.ceil(REACH * deviation);
         float[] weights = new float[reach + 1];
@@ -127,28 +130,47 @@ final class Ending {
             sum += k == 0 ? weights[k] : 2 * weights[k];
         }
         for (int k = 0; k <= reach; k++) weights[k] /= sum;
+        float[] luma = new float[patch.argb().length];
+        boolean opaque = true;
+        for (int i = 0; i < luma.length; i++) {
+            luma[i] = patch.luma(i);
+            opaque &= patch.argb()[i] >>> 24 == 255;
+        }
+        float[] mean = blurred(luma, weights, patch);
+        if (!opaque) {
+            float[] alpha = new float[luma.length];
+            for (int i = 0; i < alpha.length; i++) alpha[i] = (patch.argb()[i] >>> 24) / 255f;
+            float[] near = blurred(alpha, weights, patch);
+            for (int i = 0; i < mean.length; i++) mean[i] = near[i] == 0 ? 0 : mean[i] / near[i] * alpha[i];
+        }
+        IntStream.range(0, patch.height()).parallel().forEach(y -> {
+            for (int i = y * patch.width(); i < (y + 1) * patch.width(); i++) patch.add(i, (float) share * (luma[i] - mean[i]));
+        });
+    }
+
+    /** A convolution along both axes with a symmetric kernel; {@code weights[k]} is for a distance of k pixels. Edges are repeated. */
+    private static float[] blurred(float[] values, float[] weights, Patch patch) {
         int width = patch.width();
         int height = patch.height();
-        float[] luma = new float[width * height];
-        float[] across = new float[luma.length];
+        float[] across = new float[values.length];
         IntStream.range(0, height).parallel().forEach(y -> {
             int row = y * width;
-            for (int i = row; i < row + width; i++) luma[i] = patch.luma(i);
             for (int x = 0; x < width; x++) {
-                float mean = weights[0] * luma[row + x];
-                for (int k = 1; k <= reach; k++)
-                    mean += weights[k] * (luma[row + Math.max(0, x - k)] + luma[row + Math.min(width - 1, x + k)]);
+                float mean = weights[0] * values[row + x];
+                for (int k = 1; k < weights.length; k++)
+                    mean += weights[k] * (values[row + Math.max(0, x - k)] + values[row + Math.min(width - 1, x + k)]);
                 across[row + x] = mean;
             }
         });
+        float[] out = new float[values.length];
         IntStream.range(0, height).parallel().forEach(y -> {
             for (int x = 0; x < width; x++) {
-                int i = y * width + x;
-                float mean = weights[0] * across[i];
-                for (int k = 1; k <= reach; k++)
+                float mean = weights[0] * across[y * width + x];
+                for (int k = 1; k < weights.length; k++)
                     mean += weights[k] * (across[Math.max(0, y - k) * width + x] + across[Math.min(height - 1, y + k) * width + x]);
-                patch.add(i, (float) share * (luma[i] - mean));
+                out[y * width + x] = mean;
             }
         });
+        return out;
     }
 }

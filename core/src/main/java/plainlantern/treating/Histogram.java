@@ -42,7 +42,8 @@ public record Histogram(int[][] counts, double dark, double light) {
     }
 
     /**
-     * The points that make the darkest thousandth of a picture black and the lightest white.
+     * The points that make the darkest thousandth of a picture black and the lightest white; neutral where less than half of every pixel
+     * can be seen.
      *
      * @param patch   before a tone
      * @param balance of that tone, which comes first
@@ -60,6 +61,7 @@ public record Histogram(int[][] counts, double dark, double light) {
             counts[(int) (Math.max(0, Math.min(1, l)) * FINE)]++;
             all++;
         }
+        if (all == 0) return Levels.NEUTRAL;
         int black = 0;
         for (int sum = counts[0]; black < FINE / 2 && sum <= BEYOND * all; sum += counts[++black]) continue;
         int white = 0;

@@ -6,6 +6,7 @@ import java.util.stream.IntStream;
 import plainlantern.sheet.Balance;
 import plainlantern.sheet.Cleared;
 import plainlantern.sheet.Levels;
+import plainlantern.sheet.Through;
 import plainlantern.sheet.Tone;
 import plainlantern.sheet.Toned;
 import plainlantern.sheet.Treated;
@@ -37,8 +38,8 @@ final class Surroundings {
     private final float shadows;
     private final float highlights;
 
-    /** What a picture is before a tone. */
-    private record Seen(String picture, Optional<Cleared> cleared, List<Toned> earlier, int side) {}
+    /** All that a picture, or what a glaze shows, depends on before a tone. */
+    private record Seen(String picture, Optional<Cleared> cleared, Optional<Through> through, List<Toned> earlier, int side) {}
 
     private record About(Seen seen, Balance balance, Levels levels, boolean near) {}
 
@@ -55,7 +56,7 @@ final class Surroundings {
     static Surroundings of(Treated what, int number, Whole whole) {
         Tone tone = what.tones().get(number).tone();
         List<Toned> earlier = what.tones().subList(0, number).stream().map(Toned::anywhere).toList();
-        Seen seen = new Seen(what.picture(), what.cleared(), earlier, Math.min(SIDE, whole.longer()));
+        Seen seen = new Seen(what.picture(), what.cleared(), what.through(), earlier, Math.min(SIDE, whole.longer()));
         Levels levels = tone.levels();
         boolean far = levels.shadows() != 0 || levels.highlights() != 0 || levels.broad() != 0;
         return new Surroundings(levels, levels.fine() == 0 ? Optional.empty() : Optional.of(about(seen, tone, true, whole)),

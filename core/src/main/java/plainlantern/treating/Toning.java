@@ -52,7 +52,8 @@ final class Toning {
         }
         what.tones().get(number).lying().ifPresent(lying -> {
             Affine own = Affine.scale(whole.width(), whole.height()).after(patch.toPicture());
-            tone.vignette().ifPresent(vignette -> Ending.vignette(vignette, patch, lying.toBox().after(own)));
+            tone.vignette().ifPresent(vignette -> Ending.vignette(vignette, patch, vignette.frame()
+                    .map(frame -> frame.after(patch.toPicture())).orElseGet(() -> lying.toBox().after(own))));
             tone.texture().ifPresent(texture -> Ending.texture(texture, patch, lying.toSheet().after(own)));
         });
     }

@@ -81,6 +81,7 @@ public final class Veiling {
                 Dot b = dots.get(Math.min(i + 1, dots.size() - 1));
                 lines.put(i, a.at(), b.at(), radius * a.press(), radius * b.press());
             }
+            lines.sort();
             double same = dots.get(0).press();
             boolean even = dots.stream().allMatch(dot -> dot.press() == same);
             apply(stroke, lines.left(), lines.top(), lines.right(), lines.bottom(), (y, from, cover) -> {
@@ -138,6 +139,7 @@ public final class Veiling {
             int at = 0;
             for (List<Point> ring : rings) for (int i = 0; i < ring.size(); i++)
                 lines.put(at++, ring.get(i), ring.get((i + 1) % ring.size()), soft / 2, soft / 2);
+            lines.sort();
             apply(form, lines.left(), lines.top(), lines.right(), lines.bottom(),
                     (y, from, cover) -> lines.inside(y, from, soft, path.rule(), cover));
             return null;
@@ -145,9 +147,44 @@ public final class Veiling {
     }
 
     /** Straight lines of a frame, with how far each reaches at its ends, and where they lie among the pixels of a patch. */
-    private record Lines(double[] x, double[] y, double[] reach, double[] across, double[] down, Over over) {
+    private static final class Lines {
+        /** Rows of a patch that share a list of the lines near them. */
+        private static final int BAND = 16;
+
+        private final double[] x;
+        private final double[] y;
+        private final double[] reach;
+        private final double[] across;
+        private final double[] down;
+        private final Over over;
+        private final int[][] bands;
+
         Lines(int count, Over over) {
-            this(new double[2 * count], new double[2 * count], new double[2 * count], new double[2 * count], new double[2 * count], over);
+            x = new double[2 * count];
+            y = new double[2 * count];
+            reach = new double[2 * count];
+            across = new double[2 * count];
+            down = new double[2 * count];
+            this.over = over;
+            bands = new int[(over.patch.height() + BAND - 1) / BAND][];
+        }
+
+        /** Sorts the lines into the bands of rows that they may reach, by their first ends; after the last line. */
+        private void sort() {
+            int[] counts = new int[bands.length];
+            for (boolean counted : new boolean[] {false, true}) {
+                for (int band = 0; counted && band < bands.length; band++) bands[band] = new int[counts[band]];
+                Arrays.fill(counts, 0);
+                for (int i = 0; i < x.length; i += 2) {
+                    double tall = downFor(Math.max(reach[i], reach[i + 1]));
+                    double from = (Math.min(down[i], down[i + 1]) - tall - 1) / BAND;
+                    double to = (Math.max(down[i], down[i + 1]) + tall + 1) / BAND;
+                    for (int band = (int) Math.max(0, Math.floor(from)); band < bands.length && band <= to; band++) {
+                        if (counted) bands[band][counts[band]] = i;
+                        counts[band]++;
+                    }
+                }
+            }
         }
 
         int count() {
@@ -211,7 +248,7 @@ public final class Veiling {
         }
 
         private void along(int row, int from, int count, Stretch stretch) {
-            for (int i = 0; i < x.length; i += 2) {
+            for (int i : bands[row / BAND]) {
                 double most = Math.max(reach[i], reach[i + 1]);
                 double tall = downFor(most);
                 double above = row + 0.5 - tall;
@@ -297,7 +334,7 @@ public final class Veiling {
             nearest(row, from, near);
             int[] winding = new int[cover.length + 1];
             double py = row + 0.5;
-            for (int i = 0; i < x.length; i += 2) {
+            for (int i : bands[row / BAND]) {
                 boolean falls = down[i] <= py && down[i + 1] > py;
                 boolean rises = down[i + 1] <= py && down[i] > py;
                 if (!falls && !rises) continue;

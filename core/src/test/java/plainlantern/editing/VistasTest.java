@@ -7,9 +7,11 @@ import static plainlantern.Sheets.DAWN;
 import static plainlantern.Sheets.TALL;
 import static plainlantern.Sheets.after;
 
+import java.awt.image.BufferedImage;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import plainlantern.Chance;
+import plainlantern.Painted;
 import plainlantern.Tried;
 import plainlantern.asking.BadInput;
 import plainlantern.asking.Unit;
@@ -21,6 +23,11 @@ import plainlantern.fitting.Vistas;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Point;
+import plainlantern.picture.PictureSource;
+import plainlantern.rendering.RasterPainter;
+import plainlantern.scene.Extent;
+import plainlantern.scene.Page;
+import plainlantern.scene.Pages;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Element;
 import plainlantern.sheet.Panel;
@@ -225,5 +232,31 @@ class VistasTest {
         assertThat(after(nudged, String.format(loosen, 6, ",'agreed':true"))).isEqualTo(again);
         Sheet other = after(vista(), "{'kind':'replace-picture','panels':['p2'],'by':'" + TALL.id() + "'}");
         assertThat(other.vistas().get(0).picture()).isEqualTo(TALL.id());
+    }
+
+    /** The vista's vignette stays where it is over the picture: in a panel that leaves, and in one that is a page of its own. */
+    @Test
+    void aVignetteStaysWhereItWas() {
+        PictureSource source = (id, share) -> Painted.scene(300, 200, BufferedImage.TYPE_3BYTE_BGR);
+        Sheet sheet = after(vista(), "{'kind':'set-tone','of':{'panels':['p1'],'whole':true},'edge':-0.9,'begins':0.1}");
+        Sheet left = after(sheet, "{'kind':'leave-vista','panels':['p2','p4']}");
+        for (String panel : List.of("p2", "p4")) {
+            Box within = sheet.element(panel).boundsOnSheet().grown(-20);
+            assertThat(Painted.worst(RasterPainter.part(Scene.of(left), within, 30, source),
+                    RasterPainter.part(Scene.of(sheet), within, 30, source))).isLessThanOrEqualTo(2);
+        }
+        assertThat(SheetJson.read(SheetJson.write(left))).isEqualTo(left);
+        Page alone = Pages.of(sheet, Extent.BOXES, List.of("p1"), false).get(0);
+        BufferedImage part = RasterPainter.part(alone.scene(), alone.box(), 30, source);
+        Box there = sheet.element("p1").boundsOnSheet();
+        BufferedImage same = RasterPainter.part(Scene.of(sheet), there, 30, source);
+        assertThat(Painted.worst(part.getSubimage(1, 1, part.getWidth() - 2, part.getHeight() - 2),
+                same.getSubimage(1, 1, part.getWidth() - 2, part.getHeight() - 2))).isLessThanOrEqualTo(3);
+        // What follows a name follows it in another box, too; and a tone that is copied takes the box of its new form.
+        Sheet named = after(left, "{'kind':'name-tone','of':{'panels':['p2']},'name':'Dusk'}");
+        Sheet changed = after(named, "{'kind':'set-tone','of':{'panels':['p2']},'edge':-0.5}");
+        assertThat(changed.styles().tones().get(0).tone().vignette().orElseThrow().frame()).isEmpty();
+        assertThat(after(left, "{'kind':'copy-tone','from':'p2','layer':-1,'to':'selected','panels':['p2','p4']}").holder("p4").pictures().get(0)
+                .treatment().tone().vignette().orElseThrow().frame()).isEmpty();
     }
 }

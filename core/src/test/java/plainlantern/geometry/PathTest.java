@@ -1,12 +1,16 @@
 package plainlantern.geometry;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import plainlantern.Chance;
+import plainlantern.Tried;
 import plainlantern.outline.Ellipse;
 import plainlantern.outline.PathData;
 import plainlantern.outline.Rectangle;
@@ -77,5 +81,50 @@ class PathTest {
         Point p = map.inverse().apply(map.apply(new Point(12.5, 8)));
         assertThat(p.x()).isCloseTo(12.5, within(1e-12));
         assertThat(p.y()).isCloseTo(8, within(1e-12));
+    }
+
+    /** Of curves that are quadratic but for rounding, at 1, 2 and 5 m; the extreme of a parabola is a closed form. */
+    @Tried(60)
+    void boundsOfLargeCurvesAreExact(Chance chance) {
+        double size = chance.of(1000.0, 2000.0, 5000.0);
+        double y0 = chance.between(0, size / 3);
+        double y1 = chance.between(size / 2, size);
+        double y2 = chance.between(0, size / 3);
+        Point from = new Point(0, y0);
+        Path path = new Path(List.of(new Path.Segment.Move(from), Path.raised(from, new Point(size / 3, y1), new Point(size, y2)),
+                new Path.Segment.Close()));
+        double t = (y0 - y1) / (y0 - 2 * y1 + y2);
+        double top = (1 - t) * (1 - t) * y0 + 2 * t * (1 - t) * y1 + t * t * y2;
+        assertThat(path.bounds().bottom()).isCloseTo(top, within(1e-9 * size));
+        assertThat(path.bounds().y()).isCloseTo(Math.min(y0, y2), within(1e-9 * size));
+    }
+
+    /** Rounding one corner leaves all others as they are, in other contours, too. */
+    @Test
+    void oneCornerIsRoundedAlone() {
+        Path frame = Path.together(List.of(Path.box(new Box(0, 0, 40, 30)), Path.box(new Box(10, 10, 9, 8)), Path.box(new Box(25, 5, 4, 4))));
+        for (int corner = 0; corner < 12; corner++) {
+            CornerCuts.Cut cut = CornerCuts.of(frame, 1, true, corner);
+            assertThat(cut.made()).isEqualTo(1);
+            assertThat(cut.path().segments().stream().filter(Path.Segment.Cubic.class::isInstance)).hasSize(1);
+        }
+        assertThat(CornerCuts.of(frame, 1, true, -1).made()).isEqualTo(12);
+    }
+
+    /** A stroke that turns back on itself has a cusp there, and no curve that leaves it sideways. */
+    @Test
+    void aStrokeThatReversesStaysOnItsWay() {
+        List<Point> stroke = Stream.of(0, 1, 2, 3, 4, 5, 6, 5, 4, 3, 2, 1).map(i -> new Point(20, 10.0 * i)).toList();
+        for (Curve curve : CurveFit.stroke(stroke, 0.1)) for (int i = 0; i <= 10; i++) {
+            assertThat(curve.at(i / 10.0).x()).isCloseTo(20, within(0.1));
+            assertThat(curve.at(i / 10.0).y()).isBetween(-0.1, 60.1);
+        }
+    }
+
+    @Test
+    void degenerateInputHasAnAnswer() {
+        assertThat(Polygons.thickness(Path.EMPTY, 1)).isZero();
+        assertThatThrownBy(() -> Algebra.rightOf(Path.box(new Box(0, 0, 2, 2)), new Point(1, 1), new Point(1, 1), 0))
+                .isInstanceOf(IllegalArgumentException.class);
     }
 }

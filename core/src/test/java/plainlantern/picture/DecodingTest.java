@@ -11,10 +11,14 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ForkJoinPool;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
 import plainlantern.Painted;
 import plainlantern.asking.BadInput;
@@ -189,5 +193,60 @@ class DecodingTest {
     @Test
     void idsAreSha256() {
         assertThat(Sha256.of("abc".getBytes())).isEqualTo("ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad");
+    }
+
+    /** What failed once, as the memory was short or the file was not there yet, is tried again. */
+    @Test
+    void aFailedReadingIsForgotten() {
+        AtomicInteger reads = new AtomicInteger();
+        DecodedPictures pictures = new DecodedPictures(id -> {
+            if (reads.incrementAndGet() == 1) throw new OutOfMemoryError("once");
+            return JPEG;
+        });
+        assertThatThrownBy(() -> pictures.image("a", 1)).isInstanceOf(OutOfMemoryError.class);
+        assertThat(pictures.image("a", 1).getWidth()).isPositive();
+    }
+
+    /** A thread that waits for another one's picture takes up no work that waits for its own. */
+    @Test
+    @Timeout(60)
+    void waitingForAPictureTakesUpNoOtherWork() throws Exception {
+        CountDownLatch begun = new CountDownLatch(1);
+        CountDownLatch go = new CountDownLatch(1);
+        DecodedPictures pictures = new DecodedPictures(id -> {
+            if (Thread.currentThread().getName().equals("other")) {
+                begun.countDown();
+                try {
+                    go.await();
+                } catch (InterruptedException e) {
+                    throw new IllegalStateException(e);
+                }
+            }
+            return JPEG;
+        });
+        Thread other = new Thread(() -> pictures.image("a", 1), "other");
+        ForkJoinPool pool = new ForkJoinPool(1, ForkJoinPool.defaultForkJoinWorkerThreadFactory, null, true);
+        CompletableFuture<BufferedImage> first = CompletableFuture.supplyAsync(() -> {
+            // While this thread is in the middle of "a/1/deep" it has to wait for "a/1", and the next task in line wants "a/1/deep", too.
+            other.start();
+            await(begun);
+            CompletableFuture.supplyAsync(() -> pictures.deep("a", 1), pool);
+            Thread waiting = Thread.currentThread();
+            new Thread(() -> {
+                while (waiting.getState() != Thread.State.WAITING) Thread.onSpinWait();
+                go.countDown();
+            }).start();
+            return pictures.deep("a", 1);
+        }, pool);
+        assertThat(first.get(50, TimeUnit.SECONDS).getWidth()).isPositive();
+        pool.shutdown();
+    }
+
+    private static void await(CountDownLatch latch) {
+        try {
+            latch.await();
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
     }
 }

@@ -11,7 +11,10 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
@@ -248,5 +251,19 @@ class GlazingTest {
         assertThat(full.element("p5").seat().width()).isEqualTo(120);
         assertThatThrownBy(() -> sheet("{'kind':'make-glaze','panels':['p1']}")).isInstanceOf(BadInput.class)
                 .hasMessageContaining("Empty the panel first");
+    }
+
+    /** A shift, a blur and a bend are a part of what a glaze shows: what another one with the same id and tone saw is not used for it. */
+    @Test
+    void localToneIsThatOfWhatIsSeen() {
+        String tone = "{'kind':'set-tone','of':{'panels':['p2']},'shadows':0.9}";
+        Sheet shifted = sheet(WHOLE, tone, "{'kind':'set-glaze','panels':['p2'],'dx':30}");
+        BufferedImage first = painted(shifted);
+        painted(sheet(WHOLE, tone));
+        BufferedImage again = painted(shifted);
+        assertThat(Painted.worst(again, first)).isZero();
+        Set<String> names = Stream.of(shifted, sheet(WHOLE, tone)).flatMap(s -> Scene.of(s).items().stream()).flatMap(i -> i.pictures().stream())
+                .map(p -> p.treated().picture()).filter(name -> name.startsWith("p2-")).collect(Collectors.toSet());
+        assertThat(names).hasSize(2).allMatch(name -> name.matches("p2-[0-9a-f]{32}"));
     }
 }

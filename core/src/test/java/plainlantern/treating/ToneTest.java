@@ -401,4 +401,25 @@ class ToneTest {
         int[] size = {picture.getWidth(), picture.getHeight()};
         return source.sized(treated(tone, size[0], size[1]), 1, size[0], size[1], size);
     }
+
+    /** Of what is transparent around a cutout there is no brightness to compare with: a plain one stays plain up to its edge. */
+    @Test
+    void sharpeningLeavesTheEdgesOfCutoutsAlone() {
+        int[] argb = new int[60 * 20];
+        for (int i = 0; i < argb.length; i++) {
+            int alpha = Math.max(0, Math.min(255, (i % 60 - 20) * 40));
+            argb[i] = Alpha.multiplied(alpha << 24 | 0x808080);
+        }
+        Patch patch = new Patch(argb.clone(), 60, 20, Affine.IDENTITY);
+        Ending.texture(new Texture(0, 0.02, 1, 3, 2), patch, Affine.scale(0.5, 0.5));
+        for (int i = 0; i < argb.length; i++) {
+            int off = Math.abs((patch.argb()[i] & 0xFF) - (argb[i] & 0xFF));
+            assertThat(off).as("alpha %d", argb[i] >>> 24).isLessThanOrEqualTo(2);
+        }
+    }
+
+    @Test
+    void whatCannotBeSeenIsEvenAlready() {
+        assertThat(Histogram.evened(new Patch(new int[12], 4, 3, Affine.IDENTITY), Balance.NEUTRAL)).isEqualTo(Levels.NEUTRAL);
+    }
 }

@@ -22,10 +22,11 @@ import plainlantern.sheet.Float;
 import plainlantern.sheet.Holder;
 import plainlantern.sheet.Panel;
 import plainlantern.sheet.Picture;
+import plainlantern.sheet.PictureLayer;
 import plainlantern.sheet.Pose;
 import plainlantern.sheet.Seat;
-import plainlantern.sheet.Veil;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.Veil;
 
 /**
  * Takes a picture out of panels onto the sheet: a float in front of all others, at the same place and of the same size, whole; a
@@ -46,13 +47,14 @@ public record MoveOut(List<String> panels, @Typed.Layer int layer) implements Fi
             left.remove(at);
             // What stood behind it is seen now: held pictures cover.
             next.set(next.indexOf(panel), Refit.reformed(before, panel.withContent(left)));
-            next.add(afloat(panel, Vistas.shown(before, panel, at).orElseThrow(), "p" + ++lastId));
+            next.add(afloat(before, panel, panel.picture(at).orElseThrow(), "p" + ++lastId));
         }
         BadInput.unless(lastId > before.lastId(), "panels", "There is no picture in there yet.");
         return before.with(next, lastId);
     }
 
-    private static Float afloat(Holder panel, Shown shown, String id) {
+    private static Float afloat(Sheet sheet, Holder panel, PictureLayer layer, String id) {
+        Shown shown = Vistas.shown(sheet, panel, layer);
         Picture picture = shown.picture();
         Pose p = shown.pose();
         Seat seat = panel.seat();
@@ -60,7 +62,7 @@ public record MoveOut(List<String> panels, @Typed.Layer int layer) implements Fi
                 picture.width() * p.scaleX(), picture.height() * p.scaleY(),
                 Affine.normalTurn(seat.turn() + (seat.mirrored() ? -p.turn() : p.turn())), seat.mirrored());
         Flat whole = new Flat(Fit.STRETCH, new Pose(Point.ORIGIN, p.scaleX(), p.scaleY(), 0, p.mirrored()), true);
-        return new Float(Basics.of(id, picture.name(), box), List.of(Vistas.owned(shown, whole).mounted(Optional.empty())
+        return new Float(Basics.of(id, picture.name(), box), List.of(Vistas.owned(sheet, panel, layer, shown, whole).mounted(Optional.empty())
                 .veiled(shown.veil().filter(veil -> veil.rests() == Veil.Rests.PICTURE))));
     }
 

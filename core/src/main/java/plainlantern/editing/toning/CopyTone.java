@@ -42,7 +42,8 @@ public record CopyTone(String from, @Typed.Layer int layer, To to, List<String> 
         Holder giver = before.holders(List.of(from)).get(0);
         Optional<PictureLayer> given = giver.picture(layer);
         BadInput.unless(given.isPresent() || giver.glaze().isPresent(), "panels", "There is no picture in there yet.");
-        Tone tone = giver.glaze().map(Glaze::tone).orElseGet(() -> given.orElseThrow().treatment().tone());
+        // A vignette spreads over each picture's own form: where the giver's has another box it is about that picture alone.
+        Tone tone = giver.glaze().map(Glaze::tone).orElseGet(() -> given.orElseThrow().treatment().tone()).framed(Optional.empty());
         String picture = given.map(before::pictureOf).orElse("");
         boolean[] any = {false};
         Sheet pictures = before.everywhere(e -> e.holding(h -> h.changingPictures(p -> {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import plainlantern.asking.BadInput;
+import plainlantern.scene.Fingerprint;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Cleared;
 import plainlantern.sheet.Lens;
@@ -14,6 +15,7 @@ import plainlantern.sheet.SheetJson;
 import plainlantern.sheet.Through;
 import plainlantern.sheet.Toned;
 import plainlantern.sheet.Treated;
+import plainlantern.sheet.Veiled;
 import plainlantern.sheet.Warp;
 import tools.jackson.core.JacksonException;
 
@@ -57,9 +59,12 @@ public final class PictureAddress {
         }
     }
 
-    /** What a mask is called in its address. */
+    /** The name of a mask in its address; it covers the veil and, where that hides colours, the picture whose colours it looks at. */
     public static String name(String element, Scene.Layer layer) {
-        return element + "-" + layer.at() + "-" + Integer.toHexString(layer.mask().map(Scene.Mask::veil).hashCode());
+        Optional<Veiled> veil = layer.mask().map(Scene.Mask::veil);
+        Optional<Treated> colours = veil.filter(Veiled::looks).flatMap(looking -> layer.picture())
+                .map(picture -> picture.treated().toneless().unveiled());
+        return element + "-" + layer.at() + "-" + Fingerprint.of(veil, colours);
     }
 
     private static String told(Treated what) {
