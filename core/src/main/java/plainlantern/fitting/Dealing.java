@@ -7,6 +7,7 @@ import java.util.stream.IntStream;
 import plainlantern.asking.Choice;
 import plainlantern.asking.Unit;
 import plainlantern.geometry.Box;
+import plainlantern.geometry.Polygons;
 import plainlantern.sheet.Focal;
 import plainlantern.sheet.Holder;
 import plainlantern.sheet.Picture;
@@ -41,7 +42,7 @@ public final class Dealing {
      * A picture that goes into a panel.
      *
      * @param loss as {@link Dealing} counts it
-     * @param cut  the share of the picture that the panel's box cuts away, 0 to 1
+     * @param cut  the share of the picture that the panel's form cuts away, 0 to 1
      * @param ppi  effective pixels an inch
      */
     public record Dealt(String panel, String picture, double loss, double cut, double ppi) {}
@@ -57,7 +58,8 @@ public final class Dealing {
         Dealt[][] all = new Dealt[panels.size()][pictures.size()];
         for (int i = 0; i < panels.size(); i++) {
             Box box = panels.get(i).ownPath().bounds();
-            for (int j = 0; j < pictures.size(); j++) all[i][j] = dealt(panels.get(i), box, pictures.get(j), ppi);
+            double filled = Polygons.area(panels.get(i).ownPath()) / (box.width() * box.height());
+            for (int j = 0; j < pictures.size(); j++) all[i][j] = dealt(panels.get(i), box, filled, pictures.get(j), ppi);
         }
         int[] chosen = inOrder ? inOrder(all) : use == Use.FREELY ? freely(all) : use == Use.ONCE || pictures.size() >= panels.size()
                 ? once(all) : evenly(all);
@@ -67,15 +69,16 @@ public final class Dealing {
         return out;
     }
 
-    private static Dealt dealt(Holder panel, Box box, Picture picture, double wanted) {
+    /** @param filled the share of the box that the form fills: of a circle π/4 */
+    private static Dealt dealt(Holder panel, Box box, double filled, Picture picture, double wanted) {
         double scale = Math.max(box.width() / picture.width(), box.height() / picture.height());
         double across = picture.width() * scale;
         double down = picture.height() * scale;
-        double cut = 1 - box.width() * box.height() / (across * down);
+        double shown = box.width() * box.height() / (across * down);
         double ppi = Unit.MM_PER_INCH / scale;
         double aside = picture.focal().map(f -> aside(f, box, across, down)).orElse(0.0);
         double soft = Math.max(0, Math.log(wanted / ppi) / Math.log(2));
-        return new Dealt(panel.id(), picture.id(), cut + ASIDE * aside * aside + SOFT * soft, cut, ppi);
+        return new Dealt(panel.id(), picture.id(), 1 - shown + ASIDE * aside * aside + SOFT * soft, 1 - filled * shown, ppi);
     }
 
     /** How far from the middle (0) to the edge (1) the focal point ends when it is brought as near to the middle as covering allows. */

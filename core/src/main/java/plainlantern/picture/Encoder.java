@@ -41,6 +41,17 @@ public final class Encoder {
         return bytes.toByteArray();
     }
 
+    /** As {@link #png(BufferedImage, double)}, with a comment in Latin-1: files of equal pixels and other comments are other files. */
+    public static byte[] png(BufferedImage image, double ppi, String comment) {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try {
+            PngFile.write(Rows.of(image), ppi, comment, bytes);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return bytes.toByteArray();
+    }
+
     /**
      * As {@link #png(BufferedImage, double)}, as the rows come, onto a stream that stays open; compressed on all cores where it is
      * large.

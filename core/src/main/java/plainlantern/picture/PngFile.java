@@ -57,16 +57,22 @@ final class PngFile {
 
     /** With pHYs (pixels a metre, rounded) and sRGB chunks; the stream stays open. */
     static void write(Rows rows, double ppi, OutputStream out) throws IOException {
-        new PngFile(rows, out).write(ppi);
+        new PngFile(rows, out).write(ppi, "");
     }
 
-    private void write(double ppi) throws IOException {
+    /** The same with a tEXt chunk "Comment" in Latin-1; none where that is empty. */
+    static void write(Rows rows, double ppi, String comment, OutputStream out) throws IOException {
+        new PngFile(rows, out).write(ppi, comment);
+    }
+
+    private void write(double ppi, String comment) throws IOException {
         out.write(SIGNATURE);
         chunk("IHDR", ByteBuffer.allocate(13).putInt(rows.width()).putInt(rows.height()).put((byte) 8)
                 .put((byte) (rows.opaque() ? RGB : RGBA)).array());
         chunk("sRGB", new byte[1]);
         int metre = (int) Math.round(ppi / 0.0254);
         chunk("pHYs", ByteBuffer.allocate(9).putInt(metre).putInt(metre).put((byte) 1).array());
+        if (!comment.isEmpty()) chunk("tEXt", ("Comment\0" + comment).getBytes(StandardCharsets.ISO_8859_1));
         // Deflate, a window of 32 kB (RFC 1950).
         chunk("IDAT", new byte[] {0x78, 0x5E});
         byte[] above = new byte[stride];

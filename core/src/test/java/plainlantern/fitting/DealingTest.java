@@ -168,4 +168,13 @@ class DealingTest {
         Random random = new Random(9);
         assertThat(Dealing.deal(panels(random, 40), pictures(random, 2000), 300, false, Use.ONCE)).hasSize(40);
     }
+
+    /** What is cut away is told of the form, not of its box: a circle shows π/4 · 5/8 of a picture of 8:5. */
+    @Test
+    void aRoundFormCutsAwayMore() {
+        Panel circle = Panel.empty("p1", "Panel", new Ellipse(), Seat.upright(new Point(50, 50), 40, 40));
+        List<Dealing.Dealt> dealt = Dealing.deal(List.of(circle), List.of(new Picture("a".repeat(64), "Tide", 800, 500)), 300, false,
+                Dealing.Use.ONCE);
+        assertThat(dealt.get(0).cut()).isCloseTo(1 - Math.PI / 4 * 5 / 8, within(1e-3));
+    }
 }

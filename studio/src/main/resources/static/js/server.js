@@ -27,8 +27,11 @@ let remarked = null;
 
 const pause = (time) => new Promise((resolve) => setTimeout(resolve, time));
 
-/** A request that answers JSON or HTML; rejects with {field, message, status}, or {lost, message} where no answer came. */
-export async function ask(path, { limit = LIMIT, ...options } = {}) {
+/**
+ * A request that answers JSON or HTML; rejects with {field, message, status}, or {lost, message} where no answer came.
+ * {@code heard} gets the response's headers.
+ */
+export async function ask(path, { limit = LIMIT, heard, ...options } = {}) {
   try {
     const response = await fetch(path, { signal: AbortSignal.timeout(limit), ...options,
         headers: { Accept: "application/json, text/html", "X-CSRF-TOKEN": csrf, ...options.headers } });
@@ -38,6 +41,7 @@ export async function ask(path, { limit = LIMIT, ...options } = {}) {
       const { message } = await response.json().catch(() => ({}));
       throw { said: { lost: true, message: message || "The server does not answer." } };
     }
+    heard?.(response.headers);
     if (response.status === 204) return null;
     const answer = (response.headers.get("Content-Type") || "").includes("json") ? await response.json() : await response.text();
     if (!response.ok) throw { said: { field: "", message: "Something went wrong on the server.", ...answer, status: response.status } };
@@ -138,7 +142,8 @@ async function failed(problem, at) {
 export async function refresh(force = false) {
   if (!force && pending) return;
   try {
-    const answer = await askForm(address("changes"), { ...around(), version: force ? -1 : sheet.version });
+    const redrawn = (headers) => (document.getElementById("redrawn").hidden = headers.get("Lantern-Redrawn") !== "true");
+    const answer = await askForm(address("changes"), { ...around(), version: force ? -1 : sheet.version }, { heard: redrawn });
     back();
     if (!answer || !force && (pending || answer.version < sheet.version)) return;
     apply(answer);

@@ -1,11 +1,13 @@
 package plainlantern.studio;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static org.springframework.security.test.web.servlet.setup.SecurityMockMvcConfigurers.springSecurity;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
 import java.io.ByteArrayInputStream;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -22,6 +24,7 @@ import org.springframework.test.web.servlet.request.AbstractMockHttpServletReque
 import org.springframework.test.web.servlet.setup.MockMvcBuilders;
 import org.springframework.web.context.WebApplicationContext;
 import plainlantern.asking.Unit;
+import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.editing.reading.EditReader;
 import plainlantern.sheet.Sheet;
 import tools.jackson.databind.JsonNode;
@@ -151,5 +154,62 @@ class DeliverTest extends StudioTest {
         id = sheets.add(member.id(), Sheet.empty("Mine", Unit.MM, 40, 40, 127), "New sheet");
         assertThat(ask(post("/sheets/" + id + "/deliveries").param("format", "pdf").param("ppi", "72").param("more", theirs.toString()))
                 .getStatus()).isEqualTo(404);
+    }
+
+    private void edit(UUID sheet, String json) {
+        sheets.apply(sheet, member.id(), now -> EditReader.read(json.replace('\'', '"'), now));
+    }
+
+    /** A new sheet that shows all of another one; and the id of the picture that shows it. */
+    private UUID showing(UUID inner, String name) throws Exception {
+        UUID outer = sheets.add(member.id(), Sheet.empty(name, Unit.MM, 100, 50, 127), "New sheet");
+        JsonNode picture = answer(ask(post("/sheets/" + outer + "/nested").param("sheet", inner.toString())));
+        String sha = picture.path("id").asString("");
+        sheets.apply(outer, member.id(), now -> new ShelvePictures(pictures.owned(member.id(), Map.of(sha, name))));
+        edit(outer, "{'kind':'set-paper','paper':{'kind':'pictured','picture':'" + sha + "','blur':0}}");
+        return outer;
+    }
+
+    /** The mean of a PNG's green channel, 0 to 255. */
+    private static double brightness(MockHttpServletResponse png) throws Exception {
+        var image = ImageIO.read(new ByteArrayInputStream(png.getContentAsByteArray()));
+        long sum = 0;
+        for (int y = 0; y < image.getHeight(); y++) for (int x = 0; x < image.getWidth(); x++) sum += image.getRGB(x, y) >> 8 & 0xFF;
+        return (double) sum / image.getWidth() / image.getHeight();
+    }
+
+    /** The middle of a sheet's first panel, as it would be delivered. */
+    private MockHttpServletResponse closer(UUID sheet) throws Exception {
+        return ask(get("/sheets/" + sheet + "/pixels").param("x", "25").param("y", "25").param("across", "60").param("down", "60"));
+    }
+
+    /** What was changed two sheets further in a moment ago is in the file, in the closer look and in the painting; the document stays. */
+    @Test
+    void sheetsInSheetsAreDeliveredAsTheyAreNow() throws Exception {
+        UUID inner = id;
+        UUID outer = showing(showing(inner, "Middle"), "Outer");
+        id = outer;
+        long version = sheets.open(outer, member.id()).version();
+        double light = brightness(file(delivered("format", "png", "ppi", "60", "paper", "true").get(0)));
+        edit(inner, "{'kind':'set-tone','of':{'panels':['p1','p2']},'exposure':-5}");
+        assertThat(brightness(file(delivered("format", "png", "ppi", "60", "paper", "true").get(0)))).isLessThan(light - 40);
+        double dark = brightness(closer(outer));
+        edit(inner, "{'kind':'set-tone','of':{'panels':['p1','p2']},'exposure':0}");
+        assertThat(brightness(closer(outer))).isGreaterThan(dark + 40);
+        assertThat(brightness(ask(get("/sheets/" + outer + "/painted").param("side", "200")))).isCloseTo(light, within(3.0));
+        edit(inner, "{'kind':'set-tone','of':{'panels':['p1','p2']},'exposure':-5}");
+        assertThat(brightness(ask(get("/sheets/" + outer + "/painted").param("side", "200")))).isLessThan(light - 40);
+        assertThat(sheets.open(outer, member.id()).version()).isEqualTo(version);
+    }
+
+    /** A duplicate paints the same pixels, and is another sheet all the same. */
+    @Test
+    void sheetsThatLookAlikeAreTwoPictures() throws Exception {
+        UUID twin = sheets.add(member.id(), sheets.open(id, member.id()).sheet(), "New sheet");
+        UUID wall = sheets.add(member.id(), Sheet.empty("Wall", Unit.MM, 100, 50, 127), "New sheet");
+        List<String> shas = new ArrayList<>();
+        for (UUID one : List.of(id, twin)) shas.add(answer(ask(post("/sheets/" + wall + "/nested").param("sheet", one.toString())))
+                .path("id").asString(""));
+        assertThat(shas.stream().distinct()).hasSize(2);
     }
 }

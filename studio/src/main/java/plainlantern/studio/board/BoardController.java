@@ -38,6 +38,8 @@ import tools.jackson.databind.JsonNode;
 @Controller
 @RequestMapping("/sheets/{id}")
 public class BoardController {
+    /** Header: whether sheets that are shown on this one have changed and are being drawn anew. */
+    private static final String REDRAWN = "Lantern-Redrawn";
     private static final String UNSEEN = "Another window changed this sheet. You see it as it is now; Undo takes back its last step.";
     private static final String UNSEEN_ON = "Another window changed this sheet. You see it as it is now.";
 
@@ -80,7 +82,7 @@ public class BoardController {
     @GetMapping
     String page(@AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestParam(defaultValue = "") String stage, Model model) {
         Opened opened = sheets.open(id, member.id());
-        freshness.lookedAt(member.id(), opened);
+        model.addAttribute("redrawn", freshness.lookedAt(member.id(), opened));
         Sheet sheet = opened.sheet();
         model.addAttribute("opened", opened);
         model.addAttribute("sheet", sheet);
@@ -125,8 +127,8 @@ public class BoardController {
                                    @RequestParam(defaultValue = "false") boolean whole, @RequestParam(defaultValue = "-1") int layer) {
         Opened opened = sheets.open(id, member.id());
         if (opened.version() == version) {
-            freshness.lookedAt(member.id(), opened);
-            return ResponseEntity.noContent().build();
+            boolean redrawn = freshness.lookedAt(member.id(), opened);
+            return ResponseEntity.noContent().header(REDRAWN, String.valueOf(redrawn)).build();
         }
         return ResponseEntity.ok(answers.whole(opened, new Looking(Stage.of(stage), whole, layer), selected));
     }

@@ -22,6 +22,7 @@ import plainlantern.picture.Encoder;
 import plainlantern.scene.Scene;
 import plainlantern.sheet.Sheet;
 import plainlantern.studio.account.Member;
+import plainlantern.studio.sheets.CurrentSheets;
 import plainlantern.studio.sheets.KeepStore;
 import plainlantern.studio.sheets.Opened;
 import plainlantern.studio.sheets.Sheets;
@@ -38,8 +39,10 @@ public class CheckController {
     private final KeepStore keeps;
     private final Paints paints;
     private final Telling telling;
+    private final CurrentSheets current;
 
-    CheckController(Sheets sheets, KeepStore keeps, Paints paints, Telling telling) {
+    CheckController(Sheets sheets, KeepStore keeps, Paints paints, Telling telling, CurrentSheets current) {
+        this.current = current;
         this.sheets = sheets;
         this.keeps = keeps;
         this.paints = paints;
@@ -79,9 +82,11 @@ public class CheckController {
         BadInput.unless(sheet.reaches(x, y), "pixels", "That is beside the sheet.");
         double pixel = Unit.MM_PER_INCH / sheet.ppi();
         Sheet seen = kept ? keeps.last(id).orElseThrow(() -> new BadInput("pixels", "No version is saved yet.")) : sheet;
-        BufferedImage part = paints.pixels(member.id(), Scene.of(seen), sheet.ppi(), (int) Math.floor(x / pixel - across / 2.0),
+        boolean nests = current.nests(member.id(), seen);
+        BufferedImage part = paints.pixels(member.id(), Scene.of(kept ? seen : current.current(member.id(), id, seen)), sheet.ppi(), (int) Math.floor(x / pixel - across / 2.0),
                 (int) Math.floor(y / pixel - down / 2.0), across, down);
-        return ResponseEntity.ok().contentType(MediaType.IMAGE_PNG).cacheControl(CacheControl.maxAge(Duration.ofMinutes(10)).cachePrivate())
+        return ResponseEntity.ok().contentType(MediaType.IMAGE_PNG)
+                .cacheControl(nests ? CacheControl.noStore() : CacheControl.maxAge(Duration.ofMinutes(10)).cachePrivate())
                 .body(Encoder.png(part, sheet.ppi()));
     }
 }

@@ -23,6 +23,7 @@ import plainlantern.scene.Scene;
 import plainlantern.sheet.Sheet;
 import plainlantern.studio.account.Member;
 import plainlantern.studio.sheets.Change;
+import plainlantern.studio.sheets.CurrentSheets;
 import plainlantern.studio.sheets.KeepRow;
 import plainlantern.studio.sheets.KeepStore;
 import plainlantern.studio.sheets.Sheets;
@@ -40,8 +41,10 @@ public class KeepController {
     private final KeepStore keeps;
     private final Paints paints;
     private final Answers answers;
+    private final CurrentSheets current;
 
-    KeepController(Sheets sheets, KeepStore keeps, Paints paints, Answers answers) {
+    KeepController(Sheets sheets, KeepStore keeps, Paints paints, Answers answers, CurrentSheets current) {
+        this.current = current;
         this.sheets = sheets;
         this.keeps = keeps;
         this.paints = paints;
@@ -104,7 +107,10 @@ public class KeepController {
     @GetMapping("/painted")
     ResponseEntity<byte[]> painted(@AuthenticationPrincipal Member member, @PathVariable UUID id,
             @RequestParam(defaultValue = "320") int side) {
-        return painted(sheets.open(id, member.id()).sheet(), member, side);
+        Sheet sheet = sheets.open(id, member.id()).sheet();
+        if (!current.nests(member.id(), sheet)) return painted(sheet, member, side);
+        ResponseEntity<byte[]> now = painted(current.current(member.id(), id, sheet), member, side);
+        return ResponseEntity.ok().contentType(MediaType.IMAGE_PNG).cacheControl(CacheControl.noStore()).body(now.getBody());
     }
 
     private ResponseEntity<byte[]> painted(Sheet sheet, Member member, int side) {

@@ -24,6 +24,7 @@ import plainlantern.rendering.FileNames;
 import plainlantern.sheet.Sheet;
 import plainlantern.studio.account.Member;
 import plainlantern.studio.room.Work;
+import plainlantern.studio.sheets.CurrentSheets;
 import plainlantern.studio.sheets.Sheets;
 import plainlantern.studio.shelf.Pictures;
 import plainlantern.studio.tables.ColourTables;
@@ -40,9 +41,11 @@ public class BundleController {
     private final BundleImportStore store;
     private final Downloads downloads;
     private final ColourTables tables;
+    private final CurrentSheets current;
 
     BundleController(Sheets sheets, Pictures pictures, BundleImports imports, BundleImportStore store, Downloads downloads,
-            ColourTables tables) {
+            ColourTables tables, CurrentSheets current) {
+        this.current = current;
         this.sheets = sheets;
         this.pictures = pictures;
         this.imports = imports;
@@ -53,7 +56,7 @@ public class BundleController {
 
     @GetMapping("/sheets/{id}/bundle")
     ResponseEntity<StreamingResponseBody> bundle(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
-        Sheet sheet = sheets.open(id, member.id()).sheet();
+        Sheet sheet = current.current(member.id(), id, sheets.open(id, member.id()).sheet());
         return ResponseEntity.ok().contentType(MediaType.parseMediaType("application/zip"))
                 .header(HttpHeaders.CONTENT_DISPOSITION, attachment(FileNames.safe(sheet.name()) + ".lantern.zip"))
                 .body(downloads.of(member.id(), out -> BundleWriter.write(sheet,

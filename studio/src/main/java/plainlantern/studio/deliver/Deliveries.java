@@ -21,6 +21,7 @@ import plainlantern.scene.Page;
 import plainlantern.studio.quota.Quotas;
 import plainlantern.studio.room.Room;
 import plainlantern.studio.room.Work;
+import plainlantern.studio.sheets.CurrentSheets;
 import plainlantern.studio.shelf.Paints;
 import plainlantern.studio.shelf.Pictures;
 
@@ -40,12 +41,15 @@ class Deliveries {
     private final Paints paints;
     private final Room room;
     private final Quotas quotas;
+    private final CurrentSheets current;
     private final TransactionTemplate transaction;
     /** Those that are painted here now. */
     private final Set<UUID> painting = ConcurrentHashMap.newKeySet();
     private volatile boolean stopping;
 
-    Deliveries(DeliveryStore store, Pictures pictures, Paints paints, Room room, Quotas quotas, TransactionTemplate transaction) {
+    Deliveries(DeliveryStore store, Pictures pictures, Paints paints, Room room, Quotas quotas, CurrentSheets current,
+            TransactionTemplate transaction) {
+        this.current = current;
         this.store = store;
         this.pictures = pictures;
         this.paints = paints;
@@ -115,7 +119,11 @@ class Deliveries {
     }
 
     private void painted(UUID id) throws IOException {
-        DeliveryOrder order = store.order(id);
+        DeliveryOrder ordered = store.order(id);
+        boolean nests = ordered.sheets().stream().anyMatch(sheet -> current.nests(ordered.account(), sheet));
+        if (nests) store.say(id, "redrawing the sheets in it first");
+        DeliveryOrder order = ordered.showing(sheet -> current.current(ordered.account(), ordered.home(), sheet));
+        if (nests) store.say(id, "");
         List<Page> pages = order.pages();
         long cost = paints.cost(order.account(), order.delivery(), pages);
         room.possible(cost);

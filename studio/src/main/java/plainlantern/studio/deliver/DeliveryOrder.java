@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
 import plainlantern.rendering.Delivery;
 import plainlantern.rendering.FileNames;
 import plainlantern.scene.Extent;
@@ -21,6 +22,11 @@ import plainlantern.sheet.Sheet;
  */
 record DeliveryOrder(UUID account, UUID home, List<Sheet> sheets, List<String> selected, Delivery delivery,
         Optional<String> called) {
+    /** The same with each sheet replaced by what {@code change} makes of it. */
+    DeliveryOrder showing(UnaryOperator<Sheet> change) {
+        return new DeliveryOrder(account, home, sheets.stream().map(change).toList(), selected, delivery, called);
+    }
+
     List<Page> pages() {
         List<Page> pages = new ArrayList<>();
         for (Sheet sheet : sheets) pages.addAll(Pages.of(sheet, delivery.extent(), selected, delivery.bleed()));

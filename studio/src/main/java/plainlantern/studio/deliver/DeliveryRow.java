@@ -9,7 +9,7 @@ import plainlantern.studio.quota.Quotas;
  * @param file      what the finished file is called
  * @param title     what it is, in a few words
  * @param progress  0 to 1
- * @param said      why it failed
+ * @param said      why it failed, or what is done before it is painted
  * @param mediaType of the file
  * @param bytes     the file's size, 0 until there is one
  */
@@ -19,7 +19,7 @@ public record DeliveryRow(UUID id, String file, String title, DeliveryState stat
     public String told() {
         return switch (state) {
             case WAITING -> "waiting";
-            case PAINTING -> Math.round(progress * 100) + " %";
+            case PAINTING -> said == null || said.isEmpty() ? Math.round(progress * 100) + " %" : said;
             case DONE -> Quotas.told(bytes);
             case FAILED -> said;
             case STOPPED -> "stopped";

@@ -93,6 +93,11 @@ class DeliveryStore {
                 .param("id", id).update() == 1;
     }
 
+    /** Says what is done for a delivery before its painting begins; empty once it does. */
+    void say(UUID id, String said) {
+        db.sql("update delivery set said = :said where id = :id and state = 'painting'").param("said", said).param("id", id).update();
+    }
+
     /** Ends an open delivery, for which there is no file. */
     boolean end(UUID id, DeliveryState state, String said) {
         return db.sql("""

@@ -16,8 +16,14 @@ public class Freshness {
         this.jobs = jobs;
     }
 
-    /** Somebody looks at a sheet as it stands. */
-    public void lookedAt(UUID account, Opened opened) {
-        if (nested.stale(account, opened)) jobs.add(FreshenJob.NAME, account + " " + opened.id());
+    /**
+     * Somebody looks at a sheet as it stands.
+     *
+     * @return whether something on it is older than the sheet that it was drawn from, and is drawn anew
+     */
+    public boolean lookedAt(UUID account, Opened opened) {
+        if (!nested.stale(account, opened)) return false;
+        if (nested.rested(account, opened)) jobs.add(FreshenJob.NAME, account + " " + opened.id());
+        return true;
     }
 }

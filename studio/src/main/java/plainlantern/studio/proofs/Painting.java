@@ -7,6 +7,7 @@ import org.springframework.stereotype.Component;
 import plainlantern.picture.Previews;
 import plainlantern.scene.Scene;
 import plainlantern.studio.jobs.ShortJob;
+import plainlantern.studio.sheets.CurrentSheets;
 import plainlantern.studio.sheets.Damaged;
 import plainlantern.studio.sheets.Opened;
 import plainlantern.studio.sheets.Sheets;
@@ -24,8 +25,10 @@ class Painting implements ShortJob {
     private final PaintedStore store;
     private final Sheets sheets;
     private final Paints paints;
+    private final CurrentSheets current;
 
-    Painting(PaintedStore store, Sheets sheets, Paints paints) {
+    Painting(PaintedStore store, Sheets sheets, Paints paints, CurrentSheets current) {
+        this.current = current;
         this.store = store;
         this.sheets = sheets;
         this.paints = paints;
@@ -55,9 +58,10 @@ class Painting implements ShortJob {
 
     /** A sheet as it is, so many pixels along its longer side: JPEG, or PNG where parts of it are clear. */
     byte[] painted(UUID account, Opened opened, int side) {
-        return store.find(opened.id(), opened.version(), side).orElseGet(() -> {
-            byte[] data = Previews.light(paints.small(account, Scene.of(opened.sheet()), side));
-            store.put(opened.id(), opened.version(), side, data);
+        String state = current.state(opened.id());
+        return store.find(opened.id(), state, side).orElseGet(() -> {
+            byte[] data = Previews.light(paints.small(account, Scene.of(current.current(account, opened.id(), opened.sheet())), side));
+            store.put(opened.id(), opened.version(), state, side, data);
             return data;
         });
     }

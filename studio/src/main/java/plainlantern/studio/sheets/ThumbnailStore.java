@@ -23,22 +23,27 @@ class ThumbnailStore {
                 .query((row, n) -> row.getBytes(1)).optional();
     }
 
-    boolean has(UUID sheet, long version) {
-        return db.sql("select count(*) from thumbnail where sheet_id = :sheet and version >= :version").param("sheet", sheet)
-                .param("version", version).query(Integer.class).single() == 1;
+    /** Whether there is one of just what the sheet shows, see {@link CurrentSheets#state}. */
+    boolean has(UUID sheet, String state) {
+        return db.sql("select count(*) from thumbnail where sheet_id = :sheet and shows = :state").param("sheet", sheet)
+                .param("state", state).query(Integer.class).single() == 1;
     }
 
     /** How many faults and warnings there are. */
     record Found(int faults, int warnings) {}
 
-    /** @param png null where that version cannot be painted */
-    void put(UUID sheet, long version, byte[] png, Optional<Found> found) {
+    /**
+     * @param state what it shows
+     * @param png   null where that version cannot be painted
+     */
+    void put(UUID sheet, long version, String state, byte[] png, Optional<Found> found) {
         db.sql("""
-                insert into thumbnail (sheet_id, version, png, faults, warnings) values (:sheet, :version, :png, :faults, :warnings)
-                on conflict (sheet_id) do update set version = excluded.version, png = excluded.png, faults = excluded.faults,
+                insert into thumbnail (sheet_id, version, shows, png, faults, warnings)
+                values (:sheet, :version, :state, :png, :faults, :warnings)
+                on conflict (sheet_id) do update set version = excluded.version, shows = excluded.shows, png = excluded.png, faults = excluded.faults,
                     warnings = excluded.warnings
-                where thumbnail.version < excluded.version
-                """).param("sheet", sheet).param("version", version).param("png", png, java.sql.Types.BINARY)
+                where thumbnail.version <= excluded.version
+                """).param("sheet", sheet).param("version", version).param("state", state).param("png", png, java.sql.Types.BINARY)
                 .param("faults", found.map(Found::faults).orElse(null)).param("warnings", found.map(Found::warnings).orElse(null)).update();
     }
 }

@@ -33,8 +33,10 @@ public class Thumbnails implements ShortJob {
     private final ThumbnailStore store;
     private final Paints paints;
     private final Telling telling;
+    private final CurrentSheets current;
 
-    Thumbnails(Sheets sheets, SheetStore rows, ThumbnailStore store, Paints paints, Telling telling) {
+    Thumbnails(Sheets sheets, SheetStore rows, ThumbnailStore store, Paints paints, Telling telling, CurrentSheets current) {
+        this.current = current;
         this.sheets = sheets;
         this.rows = rows;
         this.store = store;
@@ -65,11 +67,12 @@ public class Thumbnails implements ShortJob {
 
     private void paint(UUID id, UUID account) {
         try {
+            String state = current.state(id);
             Opened opened = sheets.open(id, account);
-            if (store.has(id, opened.version())) return;
+            if (store.has(id, state)) return;
             boolean inSeries = rows.inSeries(id);
             byte[] painted = painted(opened, account, inSeries ? SERIES_SIDE : SIDE);
-            store.put(id, opened.version(), painted, inSeries ? found(opened, account) : Optional.empty());
+            store.put(id, opened.version(), state, painted, inSeries ? found(opened, account) : Optional.empty());
         } catch (NotFound | Damaged gone) {
             LOG.info("Sheet {} has no thumbnail: {}", id, gone.getMessage());
         }
@@ -78,7 +81,7 @@ public class Thumbnails implements ShortJob {
     /** Null where it cannot be painted, so that it is not tried for ever. */
     private byte[] painted(Opened opened, UUID account, double side) {
         try {
-            return Previews.light(paints.small(account, Scene.of(opened.sheet()), side));
+            return Previews.light(paints.small(account, Scene.of(current.current(account, opened.id(), opened.sheet())), side));
         } catch (Busy busy) {
             throw busy;
         } catch (RuntimeException | OutOfMemoryError e) {

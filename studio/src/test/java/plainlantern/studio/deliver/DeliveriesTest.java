@@ -27,13 +27,15 @@ import plainlantern.studio.quota.Quotas;
 import plainlantern.studio.room.Room;
 import plainlantern.studio.shelf.Paints;
 import plainlantern.studio.shelf.Pictures;
+import plainlantern.studio.sheets.CurrentSheets;
 
 /** What becomes of a delivery when something goes wrong; the database and the pictures stand in for all that can. */
 class DeliveriesTest {
     private final DeliveryStore store = mock(DeliveryStore.class);
     private final Pictures pictures = mock(Pictures.class);
     private final Paints paints = mock(Paints.class);
-    private final Deliveries deliveries = new Deliveries(store, pictures, paints, new Room(1_000_000_000), mock(Quotas.class),
+    private final CurrentSheets current = mock(CurrentSheets.class);
+    private final Deliveries deliveries = new Deliveries(store, pictures, paints, new Room(1_000_000_000), mock(Quotas.class), current,
             mock(TransactionTemplate.class));
     private final UUID id = UUID.randomUUID();
 
@@ -41,6 +43,7 @@ class DeliveriesTest {
     void anOrder() {
         when(store.order(id)).thenReturn(order(127));
         when(store.progress(any(), anyDouble())).thenReturn(true);
+        when(current.current(any(), any(), any())).thenAnswer(asked -> asked.getArgument(2));
     }
 
     private static DeliveryOrder order(double ppi) {
