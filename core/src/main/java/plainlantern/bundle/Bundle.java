@@ -35,7 +35,7 @@ import tools.jackson.databind.JsonNode;
 /** A bundle opened for reading. Nothing in it is trusted; what is wrong is a {@link BadInput} that says so. */
 public final class Bundle implements Closeable {
     static final String FORMAT = "plain-lantern-bundle";
-    static final int VERSION = 13;
+    static final int VERSION = 14;
     static final String DOCUMENT = "sheet.json";
     static final String PICTURES = "pictures/";
     static final String TABLES = "tables/";
