@@ -159,7 +159,8 @@ public final class Vistas {
      * @param flat  where the picture is placed from now on
      */
     public static PictureLayer owned(Sheet sheet, Holder panel, PictureLayer layer, Shown shown, Flat flat) {
-        Treatment treatment = layer.slice().isEmpty() ? shown.treatment() : shown.treatment().framed(() -> frame(sheet, panel, layer, shown));
+        Treatment treatment = layer.slice().isEmpty() ? shown.treatment()
+                : shown.treatment().framed(() -> frame(sheet, panel, layer, shown));
         return new PictureLayer(new Source.Own(shown.picture().id()), flat, treatment.alone(), shown.look(), shown.through(),
                 shown.veil())
                 .mounted(shown.plane());

@@ -256,7 +256,8 @@ class VistasTest {
         Sheet named = after(left, "{'kind':'name-tone','of':{'panels':['p2']},'name':'Dusk'}");
         Sheet changed = after(named, "{'kind':'set-tone','of':{'panels':['p2']},'edge':-0.5}");
         assertThat(changed.styles().tones().get(0).tone().vignette().orElseThrow().frame()).isEmpty();
-        assertThat(after(left, "{'kind':'copy-tone','from':'p2','layer':-1,'to':'selected','panels':['p2','p4']}").holder("p4").pictures().get(0)
+        assertThat(after(left, "{'kind':'copy-tone','from':'p2','layer':-1,'to':'selected','panels':['p2','p4']}").holder("p4")
+                .pictures().get(0)
                 .treatment().tone().vignette().orElseThrow().frame()).isEmpty();
     }
 }

@@ -262,7 +262,8 @@ class GlazingTest {
         painted(sheet(WHOLE, tone));
         BufferedImage again = painted(shifted);
         assertThat(Painted.worst(again, first)).isZero();
-        Set<String> names = Stream.of(shifted, sheet(WHOLE, tone)).flatMap(s -> Scene.of(s).items().stream()).flatMap(i -> i.pictures().stream())
+        Set<String> names = Stream.of(shifted, sheet(WHOLE, tone)).flatMap(s -> Scene.of(s).items().stream())
+                .flatMap(i -> i.pictures().stream())
                 .map(p -> p.treated().picture()).filter(name -> name.startsWith("p2-")).collect(Collectors.toSet());
         assertThat(names).hasSize(2).allMatch(name -> name.matches("p2-[0-9a-f]{32}"));
     }

@@ -62,7 +62,8 @@ public record MoveOut(List<String> panels, @Typed.Layer int layer) implements Fi
                 picture.width() * p.scaleX(), picture.height() * p.scaleY(),
                 Affine.normalTurn(seat.turn() + (seat.mirrored() ? -p.turn() : p.turn())), seat.mirrored());
         Flat whole = new Flat(Fit.STRETCH, new Pose(Point.ORIGIN, p.scaleX(), p.scaleY(), 0, p.mirrored()), true);
-        return new Float(Basics.of(id, picture.name(), box), List.of(Vistas.owned(sheet, panel, layer, shown, whole).mounted(Optional.empty())
+        return new Float(Basics.of(id, picture.name(), box), List.of(Vistas.owned(sheet, panel, layer, shown, whole)
+                .mounted(Optional.empty())
                 .veiled(shown.veil().filter(veil -> veil.rests() == Veil.Rests.PICTURE))));
     }
 

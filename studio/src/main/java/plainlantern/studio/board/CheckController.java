@@ -83,7 +83,8 @@ public class CheckController {
         double pixel = Unit.MM_PER_INCH / sheet.ppi();
         Sheet seen = kept ? keeps.last(id).orElseThrow(() -> new BadInput("pixels", "No version is saved yet.")) : sheet;
         boolean nests = current.nests(member.id(), seen);
-        BufferedImage part = paints.pixels(member.id(), Scene.of(kept ? seen : current.current(member.id(), id, seen)), sheet.ppi(), (int) Math.floor(x / pixel - across / 2.0),
+        BufferedImage part = paints.pixels(member.id(), Scene.of(kept ? seen : current.current(member.id(), id, seen)), sheet.ppi(),
+                (int) Math.floor(x / pixel - across / 2.0),
                 (int) Math.floor(y / pixel - down / 2.0), across, down);
         return ResponseEntity.ok().contentType(MediaType.IMAGE_PNG)
                 .cacheControl(nests ? CacheControl.noStore() : CacheControl.maxAge(Duration.ofMinutes(10)).cachePrivate())

@@ -27,7 +27,8 @@ public class SheetStore {
             where s.id = :id and s.account_id = :account and s.deleted_at is null
             """;
     private static final String CARD = """
-            select s.id, s.name, s.size, s.panels, s.version, s.damaged, coalesce(t.version = s.version and t.shows = nested_state(s.id), false) as drawn, t.faults,
+            select s.id, s.name, s.size, s.panels, s.version, s.damaged,
+                coalesce(t.version = s.version and t.shows = nested_state(s.id), false) as drawn, t.faults,
                     t.warnings,
                 s.deleted_at as away_at
             from sheet s left join thumbnail t on t.sheet_id = s.id

@@ -40,7 +40,8 @@ class ThumbnailStore {
         db.sql("""
                 insert into thumbnail (sheet_id, version, shows, png, faults, warnings)
                 values (:sheet, :version, :state, :png, :faults, :warnings)
-                on conflict (sheet_id) do update set version = excluded.version, shows = excluded.shows, png = excluded.png, faults = excluded.faults,
+                on conflict (sheet_id) do update set version = excluded.version, shows = excluded.shows, png = excluded.png,
+                    faults = excluded.faults,
                     warnings = excluded.warnings
                 where thumbnail.version <= excluded.version
                 """).param("sheet", sheet).param("version", version).param("state", state).param("png", png, java.sql.Types.BINARY)
