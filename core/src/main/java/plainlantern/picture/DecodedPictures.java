@@ -92,7 +92,7 @@ public final class DecodedPictures implements PictureSource {
                 mine.complete(reading.get());
                 forget();
             } catch (RuntimeException | Error e) {
-                // Whoever asks next tries again: the file or the memory may be there then.
+                // The next request tries again: the file or the memory may be there then.
                 synchronized (kept) {
                     kept.remove(key, mine);
                 }

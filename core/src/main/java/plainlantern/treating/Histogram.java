@@ -42,8 +42,8 @@ public record Histogram(int[][] counts, double dark, double light) {
     }
 
     /**
-     * The points that make the darkest thousandth of a picture black and the lightest white; neutral where less than half of every pixel
-     * can be seen.
+     * The points that make the darkest thousandth of a picture black and the lightest white; neutral if every pixel
+     * is more than half transparent.
      *
      * @param patch   before a tone
      * @param balance of that tone, which comes first

@@ -169,7 +169,7 @@ class DealingTest {
         assertThat(Dealing.deal(panels(random, 40), pictures(random, 2000), 300, false, Use.ONCE)).hasSize(40);
     }
 
-    /** What is cut away is told of the form, not of its box: a circle shows π/4 · 5/8 of a picture of 8:5. */
+    /** The share cut away is measured against the form, not its box: a circle shows π/4 · 5/8 of a picture of 8:5. */
     @Test
     void aRoundFormCutsAwayMore() {
         Panel circle = Panel.empty("p1", "Panel", new Ellipse(), Seat.upright(new Point(50, 50), 40, 40));
