@@ -39,7 +39,11 @@ public final class Algebra {
 
     /** The same area, told by contours of which each encloses one area or one hole: lines drawn along them run around the area. */
     public static Path evenOdd(Path path) {
-        if (path.rule() == FillRule.EVEN_ODD) return path;
+        return path.rule() == FillRule.EVEN_ODD ? path : separated(path);
+    }
+
+    /** The same area, told by contours that neither touch nor cross, each of which encloses one area or one hole. */
+    static Path separated(Path path) {
         List<Path.Segment> steps = new ArrayList<>();
         for (Path cluster : path.clusters()) {
             Box box = cluster.bounds();
@@ -174,7 +178,7 @@ public final class Algebra {
     }
 
     /** Without steps of no length, and with each straight way as one step. */
-    private static List<Curve> straightened(List<Curve> curves, double tolerance) {
+    static List<Curve> straightened(List<Curve> curves, double tolerance) {
         List<Curve> out = new ArrayList<>();
         for (Curve curve : curves) add(out, curve, tolerance);
         int last = out.size() - 1;

@@ -29,7 +29,8 @@ final class Clusters {
         return List.copyOf(clusters.values());
     }
 
-    private static int root(int[] parent, int of) {
+    /** The first of those that have been made one with a number, in a forest of parents; paths are halved on the way. */
+    static int root(int[] parent, int of) {
         int at = of;
         while (parent[at] != at) at = parent[at] = parent[parent[at]];
         return at;

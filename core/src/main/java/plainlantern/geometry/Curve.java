@@ -1,11 +1,15 @@
 package plainlantern.geometry;
 
+import java.util.stream.IntStream;
 import plainlantern.geometry.Path.Segment;
 
 /**
  * One step of a contour with the place it starts from: a straight one, or a cubic Bézier curve. A straight one's controls are its thirds.
  */
 public record Curve(Point from, Point control1, Point control2, Point to, boolean straight) {
+    private static final int SAMPLES = 32;
+    private static final int STEPS = 40;
+
     public static Curve straight(Point from, Point to) {
         return new Curve(from, from.times(2).plus(to).times(1.0 / 3), to.times(2).plus(from).times(1.0 / 3), to, true);
     }
@@ -58,6 +62,31 @@ public record Curve(Point from, Point control1, Point control2, Point to, boolea
             last = here;
         }
         return 1 + (length - gone) / Math.max(1e-9, gone);
+    }
+
+    /** The parameter of its place nearest to another place: the nearest of even samples, refined by ternary search. */
+    double nearest(Point to) {
+        if (straight) {
+            Point way = this.to.minus(from);
+            double square = way.dot(way);
+            return square == 0 ? 0 : Math.max(0, Math.min(1, to.minus(from).dot(way) / square));
+        }
+        int near = IntStream.rangeClosed(0, SAMPLES).boxed()
+                .min((a, b) -> Double.compare(at((double) a / SAMPLES).distance(to), at((double) b / SAMPLES).distance(to))).orElseThrow();
+        double low = Math.max(0, (near - 1.0) / SAMPLES);
+        double high = Math.min(1, (near + 1.0) / SAMPLES);
+        for (int i = 0; i < STEPS; i++) {
+            double a = low + (high - low) / 3;
+            double b = high - (high - low) / 3;
+            if (at(a).distance(to) < at(b).distance(to)) high = b;
+            else low = a;
+        }
+        return (low + high) / 2;
+    }
+
+    /** How far a place is from it, mm. */
+    double offset(Point place) {
+        return at(nearest(place)).distance(place);
     }
 
     /** The second derivative. */

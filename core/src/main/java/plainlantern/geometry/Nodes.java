@@ -3,7 +3,6 @@ package plainlantern.geometry;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 
 /**
  * A path by its points and their handles, contour by contour; points are counted over all contours from 0.
@@ -13,8 +12,6 @@ import java.util.stream.IntStream;
 public record Nodes(List<List<Node>> contours, FillRule rule) {
     /** Fewer mm are no way at all. */
     private static final double NOTHING = 1e-9;
-    private static final int SAMPLES = 32;
-    private static final int STEPS = 40;
 
     /**
      * A point with its handles.
@@ -161,7 +158,7 @@ public record Nodes(List<List<Node>> contours, FillRule rule) {
         for (List<Node> nodes : contours) {
             for (int i = 0; i < nodes.size(); i++, point++) {
                 Curve side = side(nodes.get(i), nodes.get((i + 1) % nodes.size()));
-                double t = nearest(side, to);
+                double t = side.nearest(to);
                 double off = side.at(t).distance(to);
                 if (off >= least) continue;
                 least = off;
@@ -169,21 +166,6 @@ public record Nodes(List<List<Node>> contours, FillRule rule) {
             }
         }
         return best;
-    }
-
-    private static double nearest(Curve side, Point to) {
-        int near = IntStream.rangeClosed(0, SAMPLES).boxed()
-                .min((a, b) -> Double.compare(side.at((double) a / SAMPLES).distance(to), side.at((double) b / SAMPLES).distance(to)))
-                        .orElseThrow();
-        double low = Math.max(0, (near - 1.0) / SAMPLES);
-        double high = Math.min(1, (near + 1.0) / SAMPLES);
-        for (int i = 0; i < STEPS; i++) {
-            double a = low + (high - low) / 3;
-            double b = high - (high - low) / 3;
-            if (side.at(a).distance(to) < side.at(b).distance(to)) high = b;
-            else low = a;
-        }
-        return (low + high) / 2;
     }
 
     /** With one point more on a side; the outline stays as it is. */

@@ -216,7 +216,7 @@ public record Path(List<Segment> segments, FillRule rule) {
         return contours().stream().map(ring -> corners(ring, tolerance, most)).toList();
     }
 
-    private static List<Point> corners(List<Curve> ring, double tolerance, int most) {
+    static List<Point> corners(List<Curve> ring, double tolerance, int most) {
         List<Point> corners = new ArrayList<>();
         for (Curve curve : ring) {
             int chords = curve.straight() ? 1 : tolerance == 0 ? most : curve.chords(tolerance, most);
@@ -292,33 +292,6 @@ public record Path(List<Segment> segments, FillRule rule) {
             steps.add(new Segment.Close());
         }
         return new Path(steps, rule);
-    }
-
-    /**
-     * The same contour running clockwise as seen (y down), where it is one alone; so that the non-zero rule fills several such together.
-     */
-    public Optional<Path> wound() {
-        List<List<Curve>> contours = contours();
-        if (contours.size() != 1) return Optional.empty();
-        List<Curve> ring = contours.get(0);
-        double area = 0;
-        for (List<Point> corners : flattened(8)) {
-            for (int i = 0; i < corners.size(); i++) {
-                Point a = corners.get(i);
-                Point b = corners.get((i + 1) % corners.size());
-                area += a.x() * b.y() - b.x() * a.y();
-            }
-        }
-        List<Segment> steps = new ArrayList<>(List.of(new Segment.Move(ring.get(0).from())));
-        if (area >= 0) for (Curve curve : ring) steps.add(curve.step());
-        else for (int i = ring.size() - 1; i >= 0; i--) steps.add(ring.get(i).reversed().step());
-        steps.add(new Segment.Close());
-        return Optional.of(new Path(steps, FillRule.NON_ZERO));
-    }
-
-    /** Contours of several paths as those of one, filled by the non-zero rule. */
-    public static Path together(List<Path> paths) {
-        return new Path(paths.stream().flatMap(path -> path.segments().stream()).toList(), FillRule.NON_ZERO);
     }
 
     /** Its corners, where it is one contour of straight sides. */

@@ -1,59 +1,78 @@
 package plainlantern.scene;
 
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import plainlantern.geometry.Adjoining;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
+import plainlantern.geometry.Polygons;
 import plainlantern.scene.Scene.Around;
 import plainlantern.scene.Scene.Form;
 import plainlantern.scene.Scene.Item;
 import plainlantern.scene.Scene.PaintedPicture;
+import plainlantern.scene.Scene.Pixels;
 import plainlantern.sheet.Look;
 
 /**
- * Slices of one picture that abut, painted as one: where two forms share a pixel, each would cover its part of it, and what lies
- * behind would shine through both. As contours of one path, filled by the non-zero rule, they cover it whole in every output.
+ * Slices of one picture that share edges, painted as one: where two forms share a pixel, each would cover its part of it, and what lies
+ * behind would shine through both. As one path without the shared edges they cover it whole in every output.
  */
 final class Abutting {
-    /** Forms that are so near, mm, touch. */
-    private static final double TOUCHING = 0.01;
     /** Pictures that lie so near to each other, mm, lie as one. */
     private static final double REGISTER = 1e-6;
+    /** Less overlap, mm², does not matter for the order in depth. */
+    private static final double OVERLAP = 0.01;
 
-    private Abutting() {}
+    private final List<Item> items;
+    /** The pictures of the items that show one and nothing else, by the item's number. */
+    private final Map<Integer, PaintedPicture> alone = new HashMap<>();
+    private final List<Optional<Item>> joined;
 
-    /** The same items with each run of abutting slices as one, which has the id and the name of its hindmost. */
-    static List<Item> joined(List<Item> items) {
-        List<Item> out = new ArrayList<>();
+    private Abutting(List<Item> items) {
+        this.items = items;
+        joined = new ArrayList<>(items.stream().map(Optional::of).toList());
         for (int i = 0; i < items.size(); i++) {
-            Item first = items.get(i);
-            Optional<PaintedPicture> picture = alone(first);
-            List<Item> run = new ArrayList<>(List.of(first));
-            while (picture.isPresent() && i + 1 < items.size() && joins(run, picture.get(), items.get(i + 1))) run.add(items.get(++i));
-            out.add(run.size() == 1 ? first : one(run, picture.orElseThrow()));
+            Optional<PaintedPicture> picture = alone(items.get(i));
+            if (picture.isPresent()) alone.put(i, picture.get());
         }
-        return out;
     }
 
-    /** The one picture that an item shows, where that is all of it, fills it, and has nothing around it. */
+    /** The same items with each set of abutting slices as one, in the place of its hindmost and with the id and the name of that. */
+    static List<Item> joined(List<Item> items) {
+        Abutting abutting = new Abutting(items);
+        for (List<Integer> slices : abutting.inRegister()) abutting.join(slices);
+        return abutting.joined.stream().flatMap(Optional::stream).toList();
+    }
+
+    /** The one picture that an item shows, where that is all of it and has nothing around it. */
     private static Optional<PaintedPicture> alone(Item item) {
         boolean plain = item.layers().size() == 1 && item.around().equals(Around.NOTHING) && item.look().equals(Look.PLAIN);
-        return plain ? item.layers().get(0).picture().filter(p -> p.covers() && p.blur() == 0 && p.look().equals(Look.PLAIN))
-                : Optional.empty();
+        return plain ? item.layers().get(0).picture().filter(p -> p.blur() == 0 && p.look().equals(Look.PLAIN)) : Optional.empty();
     }
 
-    private static boolean joins(List<Item> run, PaintedPicture picture, Item next) {
-        if (alone(next).filter(p -> inRegister(picture, p)).isEmpty()) return false;
-        Box box = next.clip().bounds().grown(TOUCHING);
-        return run.stream().anyMatch(item -> item.clip().bounds().meets(box)) && run.get(0).clip().wound().isPresent()
-                && next.clip().wound().isPresent();
+    /** The items that show the same picture in the same place, several of each. */
+    private List<List<Integer>> inRegister() {
+        Map<Pixels, List<List<Integer>>> known = new LinkedHashMap<>();
+        for (int i = 0; i < items.size(); i++) {
+            PaintedPicture picture = alone.get(i);
+            if (picture == null) continue;
+            List<List<Integer>> same = known.computeIfAbsent(picture.pixels(), pixels -> new ArrayList<>());
+            same.stream().filter(slices -> inRegister(alone.get(slices.get(0)), picture)).findFirst().orElseGet(() -> {
+                same.add(new ArrayList<>());
+                return same.get(same.size() - 1);
+            }).add(i);
+        }
+        return known.values().stream().flatMap(List::stream).filter(slices -> slices.size() > 1).toList();
     }
 
     private static boolean inRegister(PaintedPicture one, PaintedPicture other) {
-        if (!one.pixels().equals(other.pixels())) return false;
         Affine a = one.pixelsToSheet();
         Affine b = other.pixelsToSheet();
         for (Point corner : List.of(Point.ORIGIN, new Point(one.width(), 0), new Point(0, one.height()))) {
@@ -62,8 +81,36 @@ final class Abutting {
         return true;
     }
 
-    private static Item one(List<Item> run, PaintedPicture picture) {
-        Path all = Path.together(run.stream().map(item -> item.clip().wound().orElseThrow()).toList());
-        return new Item(run.get(0).element(), run.get(0).name(), Form.whole(all), List.of(picture), Around.NOTHING, Look.PLAIN);
+    private void join(List<Integer> slices) {
+        Adjoining forms = new Adjoining(slices.stream().map(i -> items.get(i).clip()).toList());
+        for (List<Integer> group : forms.groups()) {
+            List<Integer> left = new ArrayList<>(group);
+            while (!left.isEmpty()) {
+                List<Integer> run = new ArrayList<>();
+                for (int form : left) if (run.isEmpty() || movable(slices.get(form), slices.get(run.get(0)), slices)) run.add(form);
+                left.removeAll(run);
+                if (run.size() > 1) put(forms.together(run), run.stream().map(slices::get).toList());
+            }
+        }
+    }
+
+    /** Whether an item looks the same as far back as another, which is behind it: neither a glaze nor anything it covers is in between. */
+    private boolean movable(int item, int back, List<Integer> slices) {
+        Path clip = items.get(item).clip();
+        Box box = clip.bounds();
+        boolean opaque = alone.get(item).pixels().opaque();
+        return IntStream.range(back + 1, item).filter(i -> !(opaque && slices.contains(i))).mapToObj(items::get)
+                .noneMatch(other -> other.glaze() || other.reach().meets(box) && (!other.around().equals(Around.NOTHING)
+                        || Polygons.sharedArea(clip, other.clip()) > OVERLAP));
+    }
+
+    private void put(Path whole, List<Integer> run) {
+        Item first = items.get(run.get(0));
+        PaintedPicture picture = alone.get(run.get(0));
+        boolean covers = run.stream().allMatch(i -> alone.get(i).covers());
+        for (int i : run) joined.set(i, Optional.empty());
+        joined.set(run.get(0), Optional.of(new Item(first.element(), first.name(), Form.whole(whole),
+                List.of(new PaintedPicture(picture.at(), picture.pixels(), picture.pixelsToSheet(), covers, 0, Look.PLAIN)),
+                Around.NOTHING, Look.PLAIN)));
     }
 }

@@ -96,6 +96,11 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
             return layers.stream().flatMap(layer -> layer.picture().stream()).toList();
         }
 
+        /** Whether it shows what lies beneath it. */
+        boolean glaze() {
+            return pictures().stream().anyMatch(picture -> picture.treated().through().isPresent());
+        }
+
         /** The upright box that holds all of it that is seen, mm; a shadow counts as far as three of its deviations. */
         public Box reach() {
             Box own = rim().filter(line -> line.within() != Within.FORM).map(line -> clip().bounds().union(line.reach(clip())))

@@ -102,8 +102,8 @@ class PathTest {
     /** Rounding one corner leaves all others as they are, in other contours, too. */
     @Test
     void oneCornerIsRoundedAlone() {
-        Path frame = Path.together(List.of(Path.box(new Box(0, 0, 40, 30)), Path.box(new Box(10, 10, 9, 8)),
-                Path.box(new Box(25, 5, 4, 4))));
+        Path frame = new Path(Stream.of(new Box(0, 0, 40, 30), new Box(10, 10, 9, 8), new Box(25, 5, 4, 4))
+                .flatMap(box -> Path.box(box).segments().stream()).toList());
         for (int corner = 0; corner < 12; corner++) {
             CornerCuts.Cut cut = CornerCuts.of(frame, 1, true, corner);
             assertThat(cut.made()).isEqualTo(1);
