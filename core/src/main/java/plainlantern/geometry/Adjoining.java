@@ -183,9 +183,15 @@ public final class Adjoining {
     /** Points, each standing for all that are close to it. */
     private static final class Points {
         final List<Point> all = new ArrayList<>();
+        /** A point keeps its number, though others that come later may be close to it, too. */
+        private final Map<Point, Integer> numbers = new HashMap<>();
         private final Map<List<Long>, List<Integer>> cells = new HashMap<>();
 
         int number(Point point) {
+            return numbers.computeIfAbsent(point, this::found);
+        }
+
+        private int found(Point point) {
             long column = Math.round(point.x() / NEAR);
             long row = Math.round(point.y() / NEAR);
             for (long c = column - 1; c <= column + 1; c++) {

@@ -6,7 +6,7 @@ import java.awt.image.BufferedImage;
  * An image from top to bottom, its rows made when they are asked for, each of them once: however large it is, few of them are in
  * memory.
  */
-public interface Rows {
+public interface Rows extends AutoCloseable {
     /** Pixels across. */
     int width();
 
@@ -21,6 +21,10 @@ public interface Rows {
      * last.
      */
     int[] next();
+
+    /** Frees what the rows hold, whether or not all of them were asked for; work on them that goes on elsewhere has ended when it returns. */
+    @Override
+    default void close() {}
 
     /** Those of an image that is in memory. */
     static Rows of(BufferedImage image) {

@@ -6,6 +6,7 @@ import java.awt.image.DataBufferInt;
 import java.awt.image.Raster;
 import java.awt.image.WritableRaster;
 import java.util.Optional;
+import plainlantern.asking.BadInput;
 import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.treating.Alpha;
@@ -73,6 +74,8 @@ public record Tile(int x, int y, int width, int height, int[] argb, Optional<int
         int top = (int) Math.floor(box.y() + 1e-9);
         int width = Math.max(1, (int) Math.ceil(box.right() - 1e-9) - left);
         int height = Math.max(1, (int) Math.ceil(box.bottom() - 1e-9) - top);
+        BadInput.unless((long) width * height < Integer.MAX_VALUE, "ppi",
+                "This needs more pixels at once than can be painted. Choose fewer pixels per inch.");
         return new Tile(left, top, width, height, new int[width * height]);
     }
 }

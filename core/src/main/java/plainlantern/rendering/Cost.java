@@ -68,7 +68,7 @@ public final class Cost {
             long waiting = delivery.format() == Format.WEBP ? (long) size[0] * size[1] * (PAGE + ENCODED) : 0;
             if (delivery.format().pixels()) most = Math.max(most, waiting + stripped(page, size, pictures));
             else {
-                most = Math.max(most, open);
+                most = Math.max(most, open + (delivery.format() == Format.PDF ? softened(delivery, page) : 0));
                 embedded += open;
             }
         }
@@ -105,8 +105,22 @@ public final class Cost {
             item = Math.max(item, tiles(one, toPixels, new int[] {size[0], Math.max(Strips.high(size), (int) (Strips.BAND / size[0]))}));
             all += Math.min(Strips.BAND, tiles(one, toPixels, size) / PAGE);
         }
-        return windows + Strips.bytes(size) + Math.min(Strips.KEPT, all) * PAGE + AHEAD * item
+        // Each glaze has strips beneath it, with elements that are painted ahead.
+        int glazes = (int) page.scene().items().stream().filter(Glazing::is).count();
+        return windows + Strips.bytes(size) + Math.min(Strips.KEPT, all) * PAGE + (1L + glazes) * AHEAD * item
                 + open(page, toPixels, size, pictures) + BESIDES;
+    }
+
+    /** Of the element of a PDF's page that takes most while it becomes pixels: of a soft edge its strips, of shadows all of them. */
+    private static long softened(Delivery delivery, Page page) {
+        int[] size = delivery.pixels(page);
+        Affine toPixels = RasterPainter.toPixels(page.box(), size);
+        long most = 0;
+        for (Item item : page.scene().items()) {
+            if (PdfPainter.flat(item)) most = Math.max(most, Strips.bytes(size) + Strips.KEPT * PAGE + AHEAD * tiles(item, toPixels, size));
+            most = Math.max(most, (long) PdfPainter.shaded(item, page.box(), delivery.ppi() * delivery.scale()) * PAGE * BLURRED);
+        }
+        return most;
     }
 
     private static List<Item> items(Scene scene) {

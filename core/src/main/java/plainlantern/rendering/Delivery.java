@@ -162,9 +162,18 @@ public record Delivery(Format format, Extent extent, double ppi, double scale, E
             double pixels = (double) size[0] * size[1];
             possible(format.most() / pixels, String.format(Locale.ROOT,
                     "%s can have at most %,d megapixels; this would be %,.0f.", format.title(), format.most() / 1_000_000, pixels / 1e6));
+            if (format == Format.PDF) softened(page);
             if (format.pixels()) possible(Math.pow(Runtime.getRuntime().maxMemory() / (double) STRIPS / Strips.bytes(size), 2),
                     String.format(Locale.ROOT, "Rows of %,d pixels are too long for the memory that there is.", size[0]));
         }
+    }
+
+    /** Elements of a PDF that are pixels there have no more of them than an image in memory. */
+    private void softened(Page page) {
+        double most = Math.max(1, PdfPainter.softened(scene(page), page.box(), ppi * scale));
+        possible(RasterPainter.MOST_PIXELS / most, String.format(Locale.ROOT,
+                "A soft edge or a shadow of this page would be %,.0f megapixels, and can be %,d.", most / 1e6,
+                RasterPainter.MOST_PIXELS / 1_000_000));
     }
 
     /** @param share of the pixels that are wanted, how many are possible */
@@ -234,10 +243,22 @@ public record Delivery(Format format, Extent extent, double ppi, double scale, E
     private void one(Page page, PictureSource pictures, Progress progress, Consumer<String> passed, OutputStream out) throws IOException {
         Progress painting = progress.part(0, 0.7);
         switch (format) {
-            case PNG -> Encoder.png(rows(page, pictures, progress, passed), ppi, out);
+            case PNG -> {
+                try (Rows rows = rows(page, pictures, progress, passed)) {
+                    Encoder.png(rows, ppi, out);
+                }
+            }
             case JPEG -> jpeg(page, pictures, atMost() == 0 ? progress : painting, passed, out);
-            case TIFF -> Encoder.tiff(rows(page, pictures, progress, passed), ppi, out);
-            case WEBP -> Encoder.webp(rows(page, pictures, painting, passed), quality() / 100f, out, progress.part(0.7, 1)::at);
+            case TIFF -> {
+                try (Rows rows = rows(page, pictures, progress, passed)) {
+                    Encoder.tiff(rows, ppi, out);
+                }
+            }
+            case WEBP -> {
+                try (Rows rows = rows(page, pictures, painting, passed)) {
+                    Encoder.webp(rows, quality() / 100f, out, progress.part(0.7, 1)::at);
+                }
+            }
             case SVG -> out.write(SvgDelivery.of(this, page, pictures, "").document().getBytes(StandardCharsets.UTF_8));
             case OPENRASTER -> LayeredFile.write(this, page, pictures, progress, out);
             case PDF -> throw new IllegalStateException("PDF is written elsewhere");
@@ -259,11 +280,13 @@ public record Delivery(Format format, Extent extent, double ppi, double scale, E
     }
 
     private void jpeg(Page page, PictureSource pictures, Progress progress, Consumer<String> passed, OutputStream out) throws IOException {
-        Rows rows = rows(page.showing(page.scene().onPaper(page.box())), true, pictures, progress, passed);
-        if (atMost() == 0) {
-            Encoder.jpeg(rows, quality() / 100f, full(quality()), ppi, out);
-            return;
+        try (Rows rows = rows(page.showing(page.scene().onPaper(page.box())), true, pictures, progress, passed)) {
+            if (atMost() == 0) Encoder.jpeg(rows, quality() / 100f, full(quality()), ppi, out);
+            else smallEnough(rows, out);
         }
+    }
+
+    private void smallEnough(Rows rows, OutputStream out) throws IOException {
         try (Spool spool = Spool.of(rows)) {
             Counted counted = new Counted();
             int best = 0;

@@ -35,7 +35,7 @@ final class GlazeRows {
     private int slab;
 
     GlazeRows(Scene beneath, Item glaze, Affine toPixels, int[] size, boolean opaque, PictureSource pictures,
-            Consumer<String> passed, int high, long band) {
+            Consumer<String> passed, int high, long band, Strips.Kept kept) {
         this.beneath = beneath;
         this.glaze = glaze;
         this.toPixels = toPixels;
@@ -63,7 +63,7 @@ final class GlazeRows {
         for (int i = slabs - 1; i >= 0; i--) first[i] = Math.min(first[i + 1], looks[i].from());
         int[] canvas = {across.to() - across.from(), down.to() - down.from()};
         window = new Window(new Strips(beneath, Affine.move(-across.from(), -down.from()).after(toPixels), canvas, opaque, pictures,
-                Progress.UNHEARD, passed, Math.min(high, canvas[1]), band), across.from(), down.from(), mirror);
+                Progress.UNHEARD, passed, Math.min(high, canvas[1]), band, kept), across.from(), down.from(), mirror);
         seen = new Seen(pictures, Glazing.whole(layer.treated(), beneath, layer, pictures));
     }
 
@@ -103,6 +103,10 @@ final class GlazeRows {
             Blending.over(onto, part.tile(), part.form(), part.look());
         window.pass(first[++slab]);
         return onto;
+    }
+
+    void close() {
+        window.close();
     }
 
     /** What the window shows through the glaze. */

@@ -237,11 +237,12 @@ public final class Glazing implements PictureSource {
         Mirror.Span across = mirror.across().seen(new Mirror.Span(out.x(), out.x() + out.width()));
         Mirror.Span down = mirror.down().seen(new Mirror.Span(out.y(), out.y() + out.height()));
         int[] size = {across.to() - across.from(), down.to() - down.from()};
-        Strips strips = new Strips(scene, Affine.move(-across.from(), -down.from()).after(toPixels), size, scene.paper().isPresent(),
-                pictures, Progress.UNHEARD, id -> {});
-        Window window = new Window(strips, across.from(), down.from(), mirror);
-        window.until(down.to());
-        return window.tile(box);
+        try (Strips strips = new Strips(scene, Affine.move(-across.from(), -down.from()).after(toPixels), size,
+                scene.paper().isPresent(), pictures, Progress.UNHEARD, id -> {})) {
+            Window window = new Window(strips, across.from(), down.from(), mirror);
+            window.until(down.to());
+            return window.tile(box);
+        }
     }
 
     /** The mirrors at the edges of a scene's paper; without one they stand where hardly anything is any more. */

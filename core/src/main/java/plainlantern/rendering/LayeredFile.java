@@ -87,7 +87,9 @@ final class LayeredFile {
 
     private static void image(ZipOutputStream zip, String name, Rows rows, double ppi) throws IOException {
         zip.putNextEntry(new ZipEntry(name));
-        Encoder.png(rows, ppi, zip);
+        try (rows) {
+            Encoder.png(rows, ppi, zip);
+        }
         zip.closeEntry();
     }
 

@@ -8,13 +8,17 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.zip.DeflaterOutputStream;
+import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceGray;
 import org.apache.pdfbox.pdmodel.graphics.image.JPEGFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import plainlantern.geometry.Box;
+import plainlantern.picture.Rows;
 import plainlantern.picture.Tile;
 import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.scene.Scene;
@@ -22,6 +26,9 @@ import plainlantern.sheet.Treated;
 
 /** The pictures of a document, each embedded once with as many pixels as it needs where it is seen largest. */
 final class PdfImages {
+    /** Any of PNG's filters, told row by row. */
+    private static final int PNG_PREDICTORS = 15;
+
     private final PDDocument document;
     private final Map<Treated, Placed.Needed> needed;
     private final Placed placed;
@@ -73,6 +80,79 @@ final class PdfImages {
     /** Where that image lies among the picture's own pixels. */
     Box place(PaintedPicture layer) {
         return placed.place(needed.get(layer.treated()));
+    }
+
+    /** Finished rows, each pixel as it is: its colours, and its transparency as a soft mask. They are packed as they come. */
+    PDImageXObject image(Rows rows) throws IOException {
+        COSStream colours = document.getDocument().createCOSStream();
+        COSStream mask = document.getDocument().createCOSStream();
+        try (Predicted rgb = new Predicted(colours, 3 * rows.width()); Predicted alpha = new Predicted(mask, rows.width())) {
+            for (int done = 0; done < rows.height();) {
+                int[] pixels = rows.next();
+                for (int at = 0; at < pixels.length; at += rows.width(), done++) {
+                    for (int x = 0; x < rows.width(); x++) {
+                        int pixel = pixels[at + x];
+                        rgb.add(pixel >> 16);
+                        rgb.add(pixel >> 8);
+                        rgb.add(pixel);
+                        alpha.add(pixel >>> 24);
+                    }
+                    rgb.row();
+                    alpha.row();
+                }
+            }
+        }
+        describe(mask, rows, 1, COSName.DEVICEGRAY);
+        describe(colours, rows, 3, COSName.DEVICERGB);
+        colours.setItem(COSName.SMASK, mask);
+        return new PDImageXObject(new PDStream(colours), null);
+    }
+
+    private static void describe(COSStream stream, Rows rows, int components, COSName space) {
+        stream.setItem(COSName.TYPE, COSName.XOBJECT);
+        stream.setItem(COSName.SUBTYPE, COSName.IMAGE);
+        stream.setInt(COSName.WIDTH, rows.width());
+        stream.setInt(COSName.HEIGHT, rows.height());
+        stream.setInt(COSName.BITS_PER_COMPONENT, 8);
+        stream.setItem(COSName.COLORSPACE, space);
+        stream.setItem(COSName.FILTER, COSName.FLATE_DECODE);
+        COSDictionary parameters = new COSDictionary();
+        parameters.setInt(COSName.PREDICTOR, PNG_PREDICTORS);
+        parameters.setInt(COSName.COLORS, components);
+        parameters.setInt(COSName.COLUMNS, rows.width());
+        stream.setItem(COSName.DECODE_PARMS, parameters);
+    }
+
+    /** Rows of bytes, each told by its differences from the one above (ISO 32000-1, 7.4.4.4, PNG's filter "up") and deflated. */
+    private static final class Predicted implements AutoCloseable {
+        private static final int UP = 2;
+
+        private final DeflaterOutputStream out;
+        private final byte[] above;
+        private final byte[] row;
+        private int at;
+
+        Predicted(COSStream stream, int length) throws IOException {
+            out = new DeflaterOutputStream(stream.createRawOutputStream());
+            above = new byte[length];
+            row = new byte[1 + length];
+            row[0] = UP;
+        }
+
+        void add(int value) {
+            row[1 + at] = (byte) (value - above[at]);
+            above[at++] = (byte) value;
+        }
+
+        void row() throws IOException {
+            out.write(row);
+            at = 0;
+        }
+
+        @Override
+        public void close() throws IOException {
+            out.close();
+        }
     }
 
     /** Finished pixels, each of them as it is. */

@@ -23,6 +23,7 @@ import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
 import plainlantern.lettering.Setting;
 import plainlantern.picture.PictureSource;
+import plainlantern.picture.Rows;
 import plainlantern.picture.Tile;
 import plainlantern.scene.Scene.Item;
 import plainlantern.scene.Scene.Line;
@@ -60,12 +61,29 @@ final class PdfPainter {
         fonts = new PdfFonts(document);
     }
 
-    /** Pixels an inch on the sheet. */
     /** Whether an element is pixels, all of it but its shadow: its edges, or what falls into it, are soft. */
     static boolean flat(Item item) {
         return item.soft().isPresent() || item.inner().isPresent();
     }
 
+    /** The most pixels that a soft edge or a shadow of a scene is painted with in a box, at so many an inch. */
+    static double softened(Scene scene, Box box, double ppi) {
+        return scene.items().stream().mapToDouble(item -> flat(item) ? pixels(item, box, ppi) : shaded(item, box, ppi)).max().orElse(0);
+    }
+
+    /** The most pixels that a shadow of an element is painted with. */
+    static double shaded(Item item, Box box, double ppi) {
+        return item.shades().stream().mapToDouble(shade -> pixels(item, box, softPpi(shade.deviation(), ppi))).max().orElse(0);
+    }
+
+    private static double pixels(Item item, Box box, double ppi) {
+        Box reach = item.reach();
+        double across = Math.min(reach.right(), box.right()) - Math.max(reach.x(), box.x());
+        double down = Math.min(reach.bottom(), box.bottom()) - Math.max(reach.y(), box.y());
+        return Math.max(0, across) * Math.max(0, down) * Math.pow(ppi / Unit.MM_PER_INCH, 2);
+    }
+
+    /** Pixels an inch on the sheet. */
     private double ppi() {
         return delivery.ppi() * delivery.scale();
     }
@@ -77,7 +95,11 @@ final class PdfPainter {
 
     /** Enough pixels an inch for what a curve of that deviation, mm, has softened. */
     private double softPpi(double deviation) {
-        return deviation == 0 ? ppi() : Math.min(ppi(), PIXELS_A_DEVIATION / deviation * Unit.MM_PER_INCH);
+        return softPpi(deviation, ppi());
+    }
+
+    private static double softPpi(double deviation, double ppi) {
+        return deviation == 0 ? ppi : Math.min(ppi, PIXELS_A_DEVIATION / deviation * Unit.MM_PER_INCH);
     }
 
     /** A scene's part in that box. */
@@ -165,8 +187,16 @@ final class PdfPainter {
         /** The element as pixels. */
         private void painted(Item item) throws IOException {
             Affine toPixels = toPixels(ppi());
-            List<ItemPainter.Painted> parts = ItemPainter.painted(item, toPixels, pixels(toPixels), pictures);
-            if (!parts.isEmpty()) tile(ItemPainter.together(parts, pixels(toPixels)), toPixels);
+            Optional<Box> reach = LayerPainter.inside(pixels(toPixels), Shapes2D.rectangle(ItemPainter.reach(item, toPixels)));
+            if (reach.isEmpty()) return;
+            Point corner = new Point(Math.floor(reach.get().x()), Math.floor(reach.get().y()));
+            int[] size = {(int) (Math.ceil(reach.get().right()) - corner.x()), (int) (Math.ceil(reach.get().bottom()) - corner.y())};
+            Scene alone = new Scene(page.width(), page.height(), Optional.empty(), List.of(item));
+            try (Rows rows = new Strips(alone, Affine.move(corner.times(-1)).after(toPixels), size, false, pictures, Progress.UNHEARD,
+                    id -> {})) {
+                to.drawImage(images.image(rows), matrix(toPixels.inverse().after(Affine.move(corner))
+                        .after(unit(new Box(0, 0, size[0], size[1])))));
+            }
         }
 
         /** One layer as pixels, as far as the form reaches. */

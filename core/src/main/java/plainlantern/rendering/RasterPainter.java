@@ -13,7 +13,7 @@ import plainlantern.scene.Scene;
 /** Scene to images that are in memory; a page that goes into a file is painted by {@link Strips}, row by row. */
 public final class RasterPainter {
     /** An image in memory with more pixels than this is refused before any work. */
-    private static final long MOST_PIXELS = 400_000_000;
+    static final long MOST_PIXELS = 400_000_000;
 
     private RasterPainter() {}
 
@@ -100,11 +100,12 @@ public final class RasterPainter {
     static BufferedImage paint(Scene scene, Affine toPixels, int[] size, boolean opaque, PictureSource pictures, Progress progress) {
         BufferedImage page = new BufferedImage(size[0], size[1], opaque ? BufferedImage.TYPE_INT_RGB : BufferedImage.TYPE_INT_ARGB);
         int[] pixels = ((DataBufferInt) page.getRaster().getDataBuffer()).getData();
-        Strips strips = new Strips(scene, toPixels, size, opaque, pictures, progress, id -> {});
-        for (int at = 0; at < pixels.length;) {
-            int[] rows = strips.next();
-            System.arraycopy(rows, 0, pixels, at, rows.length);
-            at += rows.length;
+        try (Strips strips = new Strips(scene, toPixels, size, opaque, pictures, progress, id -> {})) {
+            for (int at = 0; at < pixels.length;) {
+                int[] rows = strips.next();
+                System.arraycopy(rows, 0, pixels, at, rows.length);
+                at += rows.length;
+            }
         }
         return page;
     }

@@ -6,8 +6,8 @@ import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
-import java.util.Map;
-import java.util.TreeMap;
+import java.util.Comparator;
+import java.util.TreeSet;
 import plainlantern.asking.BadInput;
 
 /**
@@ -17,7 +17,7 @@ import plainlantern.asking.BadInput;
 final class Spill implements AutoCloseable {
     private static final int PIECE = 1 << 16;
 
-    private final TreeMap<Long, Long> free = new TreeMap<>();
+    private final TreeSet<Place> free = new TreeSet<>(Comparator.comparingLong(Place::bytes).thenComparingLong(Place::from));
     private FileChannel file;
     private long end;
 
@@ -49,10 +49,10 @@ final class Spill implements AutoCloseable {
 
     /** The smallest place that was given back and is large enough, or one after all others. */
     private Place place(long bytes) {
-        Map.Entry<Long, Long> fits = free.ceilingEntry(bytes);
+        Place fits = free.ceiling(new Place(0, bytes));
         if (fits != null) {
-            free.remove(fits.getKey());
-            return new Place(fits.getValue(), fits.getKey());
+            free.remove(fits);
+            return fits;
         }
         end += bytes;
         return new Place(end - bytes, bytes);
@@ -82,7 +82,7 @@ final class Spill implements AutoCloseable {
 
     /** Gives a place back. */
     synchronized void free(Place place) {
-        free.put(place.bytes(), place.from());
+        free.add(place);
     }
 
     @Override

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -54,10 +55,23 @@ final class Strips implements Rows {
     private final Iterator<Step> steps = new Begun();
     private final Deque<Step> ahead = new ArrayDeque<>();
     private final Spill spill = new Spill();
+    private final Kept kept;
     /** What lies beneath its elements already, with the frontmost glaze over it. */
     private final Optional<GlazeRows> beneath;
     private int top;
-    private long kept;
+    private volatile boolean closed;
+
+    /** Pixels that are kept in memory, of a page and of all that its glazes look at. */
+    static final class Kept {
+        private long pixels;
+
+        /** Whether there is room for so many more, which are then counted. */
+        boolean takes(long more) {
+            if (pixels + more > KEPT) return false;
+            pixels += more;
+            return true;
+        }
+    }
 
     /**
      * @param opaque whether the scene's paper is painted, which it then has
@@ -65,15 +79,17 @@ final class Strips implements Rows {
      */
     Strips(Scene scene, Affine toPixels, int[] size, boolean opaque, PictureSource pictures, Progress progress,
             Consumer<String> passed) {
-        this(scene, toPixels, size, opaque, pictures, progress, passed, high(size), BAND);
+        this(scene, toPixels, size, opaque, pictures, progress, passed, high(size), BAND, new Kept());
     }
 
     /**
      * @param high rows of a strip
      * @param band so many pixels of an element are painted at once, or as many as what it casts makes worth while
+     * @param kept what the page has kept already
      */
     Strips(Scene scene, Affine toPixels, int[] size, boolean opaque, PictureSource pictures, Progress progress,
-            Consumer<String> passed, int high, long band) {
+            Consumer<String> passed, int high, long band, Kept kept) {
+        this.kept = kept;
         this.band = band;
         this.passed = passed;
         this.toPixels = toPixels;
@@ -85,7 +101,7 @@ final class Strips implements Rows {
         int glaze = pictures instanceof Glazing ? -1 : items.size() - 1;
         while (glaze >= 0 && !Glazing.is(items.get(glaze))) glaze--;
         beneath = glaze < 0 ? Optional.empty() : Optional.of(new GlazeRows(new Scene(scene.width(), scene.height(), scene.paper(),
-                items.subList(0, glaze)), items.get(glaze), toPixels, size, opaque, pictures, passed, high, band));
+                items.subList(0, glaze)), items.get(glaze), toPixels, size, opaque, pictures, passed, high, band, kept));
         this.high = beneath.map(GlazeRows::tall).orElse(high);
         if (opaque && glaze < 0) all.add(new Placed(scene.paper().orElseThrow()));
         for (Scene.Item item : items.subList(glaze + 1, items.size())) all.add(new Placed(item));
@@ -147,9 +163,9 @@ final class Strips implements Rows {
             // One slab is the whole element, which is not cut where the page is not.
             Box part = rows == last - first ? new Box(0, 0, size[0], size[1]) : new Box(0, top, size[0], rows);
             long pixels = across() * rows * parts();
-            boolean room = kept + pixels <= KEPT;
-            if (room) kept += pixels;
+            boolean room = kept.takes(pixels);
             return CompletableFuture.supplyAsync(() -> {
+                if (closed) throw new CancellationException();
                 List<ItemPainter.Painted> paint = pictures instanceof Painting known ? known.painted(item, toPixels, part)
                         : ItemPainter.painted(item, toPixels, part, pictures);
                 if (left.decrementAndGet() == 0) done();
@@ -176,7 +192,7 @@ final class Strips implements Rows {
             slabs.entrySet().removeIf(slab -> {
                 if (Math.min(last, first + (slab.getKey() + 1L) * tall) > row) return false;
                 Slab over = Joined.of(slab.getValue());
-                kept -= over.kept();
+                kept.pixels -= over.kept();
                 over.free();
                 return true;
             });
@@ -247,7 +263,19 @@ final class Strips implements Rows {
             step.placed().laid(top + rows);
         }
         top += rows;
-        if (top == size[1]) spill.close();
         return onto;
+    }
+
+    /** Waits for what is being painted, begins nothing more, and frees memory and disk. */
+    @Override
+    public void close() {
+        closed = true;
+        ahead.clear();
+        for (Placed placed : all) {
+            for (CompletableFuture<Slab> slab : placed.slabs.values()) slab.handle((painted, failure) -> failure).join();
+            placed.slabs.clear();
+        }
+        beneath.ifPresent(GlazeRows::close);
+        spill.close();
     }
 }

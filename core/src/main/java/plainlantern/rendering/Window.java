@@ -41,6 +41,10 @@ final class Window {
         while (!kept.isEmpty() && kept.peek().y() + kept.peek().height() <= row) kept.remove();
     }
 
+    void close() {
+        rows.close();
+    }
+
     /** Pixels of a box, all of which it sees in the rows that are kept. */
     Tile tile(Box box) {
         Tile out = Tile.over(box);

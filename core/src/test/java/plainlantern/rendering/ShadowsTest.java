@@ -163,7 +163,7 @@ class ShadowsTest {
         Scene scene = Scene.of(now);
         int[] size = {1600, 1200};
         Strips strips = new Strips(scene, RasterPainter.toPixels(new Box(0, 0, 160, 120), size), size, true, SOURCE, Progress.UNHEARD,
-                id -> {}, 90, 1);
+                id -> {}, 90, 1, new Strips.Kept());
         for (int top = 0; top < 1200; top += 90) {
             int[] rows = strips.next();
             for (int i = 0; i < rows.length; i++) {

@@ -44,7 +44,8 @@ class StripsTest {
 
     private static Strips strips(Scene scene, boolean opaque, int[] size, int high, long band, Consumer<String> passed) {
         Affine toPixels = RasterPainter.toPixels(new Box(0, 0, scene.width(), scene.height()), size);
-        return new Strips(opaque ? scene.onPaper() : scene, toPixels, size, opaque, PICTURES, Progress.UNHEARD, passed, high, band);
+        return new Strips(opaque ? scene.onPaper() : scene, toPixels, size, opaque, PICTURES, Progress.UNHEARD, passed, high, band,
+                new Strips.Kept());
     }
 
     private static int[] all(Rows rows) {
@@ -128,7 +129,7 @@ class StripsTest {
                 return PHOTO;
             };
             Strips strips = new Strips(scene, Affine.scale(2, 2), new int[] {120, 120}, false, watched, Progress.UNHEARD, passed::add,
-                    10, band);
+                    10, band, new Strips.Kept());
             for (int row = 0; row < 40; row += 10) strips.next();
             assertThat(passed).doesNotContain(Sheets.DAWN.id());
             for (int row = 40; row < 120; row += 10) strips.next();
@@ -146,7 +147,7 @@ class StripsTest {
                 (rows, out) -> Encoder.tiff(rows, 300, out), (rows, out) -> Encoder.jpeg(rows, 0.9f, true, 300, out),
                 (rows, out) -> Encoder.webp(rows, 0.9f, out, share -> {}))) {
             Rows rows = new Strips(Scene.of(Sheet.empty("Wall", Unit.MM, 60, 60, 100)), Affine.IDENTITY, new int[] {60, 60}, true, PICTURES,
-                    stopped, id -> {}, 10, 0);
+                    stopped, id -> {}, 10, 0, new Strips.Kept());
             assertThatThrownBy(() -> writer.accept(rows, new ByteArrayOutputStream())).isInstanceOf(Progress.Cancelled.class);
         }
     }
@@ -181,7 +182,7 @@ class StripsTest {
             for (int i = 0; i < 2; i++) assertThat(all(spool.rows())).isEqualTo(all(Rows.of(PHOTO)));
         }
         Rows broken = new Strips(Scene.of(Sheet.empty("Wall", Unit.MM, 60, 60, 100)), Affine.IDENTITY, new int[] {60, 60}, false, PICTURES,
-                share -> BadInput.unless(share < 0.5, "disk", "No more."), id -> {}, 10, 0);
+                share -> BadInput.unless(share < 0.5, "disk", "No more."), id -> {}, 10, 0, new Strips.Kept());
         assertThatThrownBy(() -> Spool.of(broken)).isInstanceOf(BadInput.class);
         assertThat(spooled()).isEqualTo(before);
     }
