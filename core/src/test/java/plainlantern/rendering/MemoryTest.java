@@ -35,7 +35,7 @@ import plainlantern.sheet.Sheet;
 
 /** A delivery takes no more memory than was counted for it, and when it ends, in whatever way, nothing of it is left. */
 class MemoryTest {
-    /** What the programme itself takes, its classes and fonts; measured with a delivery of an empty sheet, 23 MB. */
+    /** For the program itself, its classes and fonts. */
     private static final long ITSELF = 30L << 20;
     private static final int SIDE = 300;
     private static final Cost.Pictures SMALL = new Cost.Pictures() {
@@ -92,7 +92,7 @@ class MemoryTest {
         }
     }
 
-    /** In a process that has just the memory that was counted, and what the programme takes itself. */
+    /** In a process that has just the memory that was counted, and what the program takes itself. */
     @ParameterizedTest
     @EnumSource
     void whatWasCountedIsEnough(Hard hard, @TempDir File folder) throws Exception {
