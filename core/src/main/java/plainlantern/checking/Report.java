@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import plainlantern.editing.Edit;
 import plainlantern.sheet.Sheet;
 
@@ -17,7 +18,7 @@ public record Report(List<Kind> kinds) {
             new FocalAtEdge(), new FocalCovered(), new BesideTheSheet(),
             new BleedTrap(), new StopsAtTrim(), new Safety(), new NearlyAligned(), new UnequalGaps(), new Slivers(), new HairOverlaps(),
                     new ThinLines(), new ThinLetters(), new RulesOffSeams(),
-            new OutOfRegister(), new SameNeighbours(), new FaintWords(), new LostInTone(), new Overflow(), new MissingSigns(),
+            new OutOfRegister(), new SameNeighbours(), new FaintWords(), new LostInTone(), new Overflow(), new MissingSigns(), new UnfilledFields(),
             new Unseen(), new IdleGlazes(), new HidingVeils(), new Unused());
 
     /**
@@ -64,6 +65,15 @@ public record Report(List<Kind> kinds) {
             if (!faults.isEmpty()) found.put(check, faults);
         }
         return found;
+    }
+
+    /** One sentence on what would spoil a file, as "2 faults would be in the file: bare areas, thin lines."; empty where nothing would. */
+    public String warning() {
+        long count = count(Weight.FAULT);
+        if (count == 0) return "";
+        String what = kinds.stream().filter(kind -> kind.weight() == Weight.FAULT).map(kind -> kind.title().toLowerCase(Locale.ROOT))
+                .collect(Collectors.joining(", "));
+        return (count == 1 ? "1 fault" : count + " faults") + " would be in the file: " + what + ".";
     }
 
     /** How many there are of that weight. */

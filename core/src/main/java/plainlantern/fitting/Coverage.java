@@ -21,6 +21,8 @@ import plainlantern.sheet.Pose;
  */
 public record Coverage(boolean covered, Slack slack, double bareShare, double zoom, double ppi, double stretch, boolean before) {
     private static final double TOLERANCE = 1e-6;
+    /** This share of the pixels that are wanted does, as nobody sees the difference. */
+    private static final double NEAR_ENOUGH = 0.98;
 
     /**
      * All along the picture's own axes, mm.
@@ -45,9 +47,9 @@ public record Coverage(boolean covered, Slack slack, double bareShare, double zo
         return slack.bottom();
     }
 
-    /** Whether there are fewer effective pixels an inch than {@code wanted}, with half a pixel of tolerance. */
+    /** Whether there are fewer effective pixels an inch than {@code wanted}, by more than 2 %. */
     public boolean softer(double wanted) {
-        return ppi < wanted - 0.5;
+        return ppi < NEAR_ENOUGH * wanted;
     }
 
     /** mm of the outline's farthest bare part, at the side that {@link #worst} names; less than zero where all of it is covered. */

@@ -18,6 +18,8 @@ import java.util.TreeSet;
 final class Shaping {
     /** A tab goes on to the next whole multiple, em. */
     private static final double TAB = 2;
+    /** No tab is narrower than a word space, em; common practice. */
+    private static final double LEAST = 0.25;
     /** Numbers from here on stand for what is not drawn. */
     private static final int INVISIBLE = 0xFFFE;
 
@@ -37,7 +39,7 @@ final class Shaping {
         List<String> parts = new ArrayList<>(List.of(row.text().split("\t", -1)));
         if (row.rightToLeft()) Collections.reverse(parts);
         for (int i = 0; i < parts.size(); i++) {
-            if (i > 0) shaping.at = (Math.floor(shaping.at / TAB + 1e-9) + 1) * TAB;
+            if (i > 0) shaping.at = (Math.floor((shaping.at + LEAST) / TAB + 1e-9) + 1) * TAB;
             if (!parts.get(i).isEmpty()) shaping.part(parts.get(i), row.rightToLeft());
         }
         return shaping.runs;

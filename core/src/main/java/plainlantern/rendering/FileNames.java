@@ -7,25 +7,28 @@ import java.util.Locale;
 import java.util.Set;
 import plainlantern.scene.Page;
 
-/** What delivered files are called: a pattern in which {sheet}, {panel} and {n}, the page's number, are filled in. */
+/** What delivered files are called: a pattern in which {sheet}, {panel} and {n}, the page's number of two digits or more, are filled in. */
 public final class FileNames {
-    public static final String USUAL = "{sheet}_{panel}_{n}";
+    public static final String USUAL = "{sheet} {n}";
     private static final int LONGEST = 120;
 
     private FileNames() {}
 
     /** One for each page, without an extension; no two are the same in any spelling, and every file system takes them. */
     public static List<String> of(String pattern, List<Page> pages) {
-        int digits = Integer.toString(pages.size()).length();
+        int digits = Math.max(2, Integer.toString(pages.size()).length());
+        // Whole sheets have names of their own.
+        boolean named = pages.stream().allMatch(page -> page.name().equals(page.sheet()));
+        String usual = named ? "{sheet}" : USUAL;
         List<String> names = new ArrayList<>();
         Set<String> taken = new HashSet<>();
         for (int i = 0; i < pages.size(); i++) {
             Page page = pages.get(i);
             String number = String.format(Locale.ROOT, "%0" + digits + "d", i + 1);
-            String name = safe((pattern.isBlank() ? USUAL : pattern).replace("{n}", number).replace("{sheet}", page.sheet())
+            String name = safe((pattern.isBlank() || pattern.equals(USUAL) ? usual : pattern).replace("{n}", number).replace("{sheet}", page.sheet())
                     .replace("{panel}", page.name()));
             String free = name;
-            for (int n = 2; !taken.add(free.toLowerCase(Locale.ROOT)); n++) free = name + "-" + n;
+            for (int n = 2; !taken.add(free.toLowerCase(Locale.ROOT)); n++) free = name + " " + n;
             names.add(free);
         }
         return names;

@@ -23,6 +23,8 @@ import plainlantern.outline.PathData;
  */
 final class PdfText {
     private static final int DECIMALS = 6;
+    /** Runs that are closer, em, follow each other without a tab. */
+    private static final double LEAST_TAB = 1e-6;
 
     private final PDType0Font font;
     private final Face face;
@@ -42,10 +44,24 @@ final class PdfText {
         PdfText text = new PdfText(font, setting.face());
         COSName name = form.getResources().add(font);
         text.out.append("BT\n/").append(name.getName()).append(' ').append(PathData.number(setting.size(), DECIMALS)).append(" Tf\n");
-        for (Setting.Line line : lines) for (Run run : line.runs()) text.run(run, map);
+        for (Setting.Line line : lines) {
+            for (int i = 0; i < line.runs().size(); i++) {
+                if (i > 0) text.tab(line.runs().get(i - 1), line.runs().get(i));
+                text.run(line.runs().get(i), map);
+            }
+        }
         try (OutputStream stream = form.getStream().createOutputStream(COSName.FLATE_DECODE)) {
             stream.write(text.out.append("ET\n").toString().getBytes(StandardCharsets.US_ASCII));
         }
+    }
+
+    /** A space where a tab parts two runs: without one, readers take the words for one. */
+    private void tab(Run before, Run after) throws IOException {
+        double end = before.x() + before.width();
+        int space = face.glyph(' ');
+        if (space == 0 || before.glyphs().isEmpty() || after.x() - end < LEAST_TAB) return;
+        Glyph last = before.glyphs().get(before.glyphs().size() - 1);
+        glyph(new Glyph(space, end, before.y(), " "), new Point(last.x(), last.y()));
     }
 
     private void run(Run run, Affine map) throws IOException {

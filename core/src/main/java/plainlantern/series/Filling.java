@@ -14,6 +14,7 @@ import plainlantern.editing.filling.ReplacePicture;
 import plainlantern.sheet.Blend;
 import plainlantern.sheet.Content;
 import plainlantern.sheet.Element;
+import plainlantern.sheet.Fields;
 import plainlantern.sheet.Fit;
 import plainlantern.sheet.Flat;
 import plainlantern.sheet.Holder;

@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import plainlantern.asking.BadInput;
 import plainlantern.asking.Choice;
 import plainlantern.fitting.Dealing;
+import plainlantern.sheet.Fields;
 import plainlantern.sheet.Holder;
 import plainlantern.sheet.Picture;
 import plainlantern.sheet.Sheet;

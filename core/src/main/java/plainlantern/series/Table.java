@@ -18,6 +18,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import plainlantern.asking.BadInput;
+import plainlantern.sheet.Fields;
 
 /**
  * A file of comma-separated values (RFC 4180) whose first line names its columns. Semicolons and tabs are taken for commas where the

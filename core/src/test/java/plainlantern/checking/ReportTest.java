@@ -94,7 +94,7 @@ class ReportTest {
         only(row("{'kind':'empty','panels':['p2']}"), "Empty panels", Weight.WARNING, "Panel 2 is empty.");
         mended(row("{'kind':'hold-covered','panels':['p1'],'held':false}", "{'kind':'centre-picture','panels':['p1'],'down':10}"),
                 "Bare areas", Weight.FAULT, "17 % is bare, up to 10.00 mm at the top");
-        only(row("{'kind':'zoom-picture','panels':['p3'],'zoom':800}"), "Soft pictures", Weight.WARNING, "Panel 3: 212 of 300 ppi.");
+        only(row("{'kind':'zoom-picture','panels':['p3'],'zoom':800}"), "Soft pictures", Weight.WARNING, "Dawn: 212 of 300 ppi in Panel 3.");
         only(row("{'kind':'zoom-picture','panels':['p3'],'zoom':1200}"), "Soft pictures", Weight.FAULT, "141 of 300 ppi");
         mended(row("{'kind':'set-fit','panels':['p2'],'fit':'stretch'}"), "Stretched pictures", Weight.WARNING, "too tall");
         mended(row("{'kind':'zoom-picture','panels':['p4'],'zoom':300}", "{'kind':'move-picture','panels':['p4'],'dx':30,'dy':0}"),
@@ -113,7 +113,7 @@ class ReportTest {
                 "{'kind':'add-panel','outline':{'kind':'rectangle','topLeft':0,'topRight':0,'bottomRight':0,'bottomLeft':0}}",
                 "{'kind':'fill','panels':['p1'],'picture':'" + DAWN.id() + "'}", "{'kind':'set-fit','panels':['p1'],'fit':'actual size'}",
                         "{'kind':'zoom-picture','panels':['p1'],'zoom':2500}");
-        assertThat(kind(screen, "Soft pictures").orElseThrow().faults().get(0).says()).matches("Panel 1: enlarged to 1[0-9]{2} %\\.");
+        assertThat(kind(screen, "Soft pictures").orElseThrow().faults().get(0).says()).matches("Dawn: enlarged to 1[0-9]{2} % in Panel 1\\.");
     }
 
     @Test
@@ -175,7 +175,8 @@ class ReportTest {
         assertThat(Report.of(after(bright, "{'kind':'set-limits','limits':{'safety':3,'focal':0.05,'aligned':0.5,'sliver':2,'rim':0.1,"
                 + "'contrast':4.5,'clipped':'0'}}"), lost).kinds()).isEmpty();
         mended(row("{'kind':'add-caption','text':'High water at the mill'}", "{'kind':'set-words','panels':['p5'],'layer':1,'size':30}"),
-                "Words beyond their box", Weight.FAULT, "more than their box has");
+                "Words beyond their box", Weight.FAULT, "of its words are cut off");
+        only(row("{'kind':'add-caption','text':'High water at {time}'}"), "Unfilled fields", Weight.FAULT, "still says {time}");
         only(row("{'kind':'add-caption','text':'Tide \uD83C\uDF0A'}"), "Missing signs", Weight.FAULT, "Hanken Grotesk has no \uD83C\uDF0A");
     }
 

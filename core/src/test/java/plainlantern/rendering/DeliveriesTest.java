@@ -21,6 +21,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import javax.imageio.ImageIO;
@@ -44,6 +46,7 @@ import plainlantern.Painted;
 import plainlantern.asking.BadInput;
 import plainlantern.asking.Unit;
 import plainlantern.editing.filling.ShelvePictures;
+import plainlantern.geometry.Box;
 import plainlantern.lettering.LetterStyle;
 import plainlantern.lettering.Setting;
 import plainlantern.lettering.Typeface;
@@ -429,7 +432,7 @@ class DeliveriesTest {
                 "{'kind':'make-vista','panels':['p1','p2','p3'],'picture':'" + "aa".repeat(32) + "'}");
         BufferedImage whole = read(delivered(sheet, Format.PNG, false));
         Map<String, byte[]> boxes = entries(apart(sheet, Extent.BOXES, "{sheet} {n}", List.of()));
-        assertThat(boxes.keySet()).containsExactly("Card 1.png", "Card 2.png", "Card 3.png");
+        assertThat(boxes.keySet()).containsExactly("Card 01.png", "Card 02.png", "Card 03.png");
         BufferedImage together = new BufferedImage(600, 400, BufferedImage.TYPE_INT_ARGB);
         int x = 0;
         for (byte[] box : boxes.values()) {
@@ -486,6 +489,35 @@ class DeliveriesTest {
         assertThat(live).contains(">High water</text>", "@font-face{font-family:'Hanken Grotesk'");
     }
 
+    /** Numbered so that every list sorts them; whole sheets by their names alone. */
+    @Test
+    void filesAreNumberedInTwoDigits() {
+        Scene scene = Scene.of(Sheet.empty("Quarters", Unit.MM, 20, 20, 100));
+        List<Page> panels = IntStream.rangeClosed(1, 12).mapToObj(i -> new Page("Quarters", "Panel " + i, scene, new Box(0, 0, 20, 20), 0))
+                .toList();
+        assertThat(FileNames.of(FileNames.USUAL, panels)).startsWith("Quarters 01", "Quarters 02").endsWith("Quarters 12");
+        List<Page> sheets = Stream.of("Quarters", "Tides", "Tides").map(name -> new Page(name, name, scene, new Box(0, 0, 20, 20), 0))
+                .toList();
+        assertThat(FileNames.of(FileNames.USUAL, sheets)).containsExactly("Quarters", "Tides", "Tides 2");
+    }
+
+    /** A box that a picture fills has no transparency, nor has its file; one that shows the ground does. */
+    @Test
+    void boxesThatAreFilledAreOpaque() throws Exception {
+        Sheet sheet = after(new ShelvePictures(List.of(new Picture("aa".repeat(32), "tide", 600, 400)))
+                .apply(Sheet.empty("Card", Unit.MM, 90, 60, 254)), "{'kind':'lay-out','where':'replace','pattern':{'kind':'even-grid',"
+                + "'rows':1,'columns':2,'gapAcross':3,'gapDown':0}}", "{'kind':'fill','panels':['p1','p2'],'picture':'" + "aa".repeat(32)
+                + "'}", "{'kind':'set-outline','panels':['p2'],'outline':{'kind':'ellipse'}}");
+        for (Extent extent : List.of(Extent.BOXES, Extent.FORMS)) {
+            List<Page> pages = Pages.of(sheet, extent, List.of(), false);
+            for (Page page : pages) {
+                BufferedImage image = ImageIO.read(new ByteArrayInputStream(Delivery.of(Format.PNG, 100).withPaper(false)
+                        .file(page, SOURCE)));
+                assertThat(image.getColorModel().hasAlpha()).isEqualTo(extent == Extent.FORMS && page == pages.get(1));
+            }
+        }
+    }
+
     /**
      * Tabs and spaces that a typeface lacks only leave room, as wide as Unicode has them: every format is made, and the words can be read
      * out of the PDF.
@@ -499,8 +531,11 @@ class DeliveriesTest {
         for (Format format : Format.values()) assertThat(delivered(words, format, true)).as(format.name()).isNotEmpty();
         byte[] pdf = Delivery.of(Format.PDF, 254).file(Page.of(Scene.of(words)), SOURCE);
         try (PDDocument read = Loader.loadPDF(pdf)) {
-            assertThat(new PDFTextStripper().getText(read)).containsSubsequence("Low", "tide", "at", "two", "pm");
+            assertThat(new PDFTextStripper().getText(read)).containsSubsequence("Low tide", "at", "two", "pm");
         }
+        Sheet narrow = after(Sheet.empty("Tab", Unit.MM, 90, 30, 254), "{'kind':'add-caption','text':'High\\twater'}");
+        Files.write(folder.toPath().resolve("tab.pdf"), Delivery.of(Format.PDF, 254).file(Page.of(Scene.of(narrow)), SOURCE));
+        assertThat(Painted.run(folder, "pdftotext", "-raw", "tab.pdf", "-")).contains("High water");
         Files.write(folder.toPath().resolve("words.svg"), delivered(words, Format.SVG, true));
         Painted.run(folder, "rsvg-convert", "-w", "900", "-h", "300", "-o", "theirs.png", "words.svg");
         assertThat(Painted.difference(ImageIO.read(new File(folder, "theirs.png")), read(png))).isLessThan(0.5);

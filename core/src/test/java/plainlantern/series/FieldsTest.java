@@ -10,6 +10,7 @@ import plainlantern.Chance;
 import plainlantern.Sheets;
 import plainlantern.Tried;
 import plainlantern.asking.Unit;
+import plainlantern.sheet.Fields;
 import plainlantern.sheet.Sheet;
 
 class FieldsTest {

@@ -64,7 +64,7 @@ function count() {
   const place = bench.querySelector("[data-count]");
   if (!place) return;
   const { faults, warnings } = counted;
-  place.textContent = faults + warnings || "";
+  place.textContent = faults || warnings || "";
   place.classList.toggle("grave", faults > 0);
   const count = (n, what) => `${n} ${what}${n === 1 ? "" : "s"}`;
   place.title = faults || warnings ? `${count(faults, "fault")}, ${count(warnings, "warning")}` : "";

@@ -5,6 +5,7 @@ import { ask, askForm, latest } from "./server.js";
 import { redraw } from "./marks.js";
 import { say } from "./notes.js";
 import { choose } from "./ask.js";
+import { openStage } from "./bench.js";
 
 const POLL = 500;
 /** Until a server that does not answer is asked again. */
@@ -84,6 +85,15 @@ async function size(form) {
   }
 }
 
+/** What would spoil the file, beside the button that makes it. */
+async function warn() {
+  const { says } = await ask(place("faults")).catch(() => ({ says: "" }));
+  const at = by("warned");
+  if (!at) return;
+  at.hidden = !says;
+  at.querySelector("span").textContent = says;
+}
+
 let later = 0;
 function soon(form) {
   clearTimeout(later);
@@ -129,6 +139,8 @@ onBench("#deliver", (form) => {
   if (before) fill(form, JSON.parse(before));
   arrange(form);
   size(form);
+  warn();
+  by("warned").querySelector("button").addEventListener("click", () => openStage("check"));
   form.addEventListener("change", ({ target }) => {
     // Words mostly stay text in a PDF and become outlines in an SVG, which other programs paint alike everywhere.
     if (target.name === "format") form.words.checked = target.value === "pdf";
@@ -208,5 +220,6 @@ onBench("#delivery-sets", async (at) => {
 
 watch((what) => {
   const form = by("deliver");
+  if (form && what === "sheet") warn();
   if (form && (what === "sheet" || what === "selection" && sheet.choosing)) soon(form);
 });

@@ -55,7 +55,7 @@ class DeliverBrowserTest extends Browsed {
         assertThat(page.locator("#delivered")).containsText("3 files, the first");
         Download archive = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
         try (ZipInputStream zip = new ZipInputStream(Files.newInputStream(archive.path()))) {
-            assertThat(zip.getNextEntry().getName()).isEqualTo("1 Panel 1.png");
+            assertThat(zip.getNextEntry().getName()).isEqualTo("01 Panel 1.png");
         }
         page.reload();
         ready();

@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
@@ -108,8 +109,8 @@ class DeliverTest extends StudioTest {
         UUID other = sheets.add(member.id(), Sheet.empty("Wall", Unit.MM, 40, 40, 127), "New sheet");
         try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(file(delivered("format", "png", "ppi", "127", "extent",
                 "boxes", "names", "{n} {panel}").get(0)).getContentAsByteArray()))) {
-            assertThat(zip.getNextEntry().getName()).isEqualTo("1 Panel 1.png");
-            assertThat(zip.getNextEntry().getName()).isEqualTo("2 Panel 2.png");
+            assertThat(zip.getNextEntry().getName()).isEqualTo("01 Panel 1.png");
+            assertThat(zip.getNextEntry().getName()).isEqualTo("02 Panel 2.png");
             assertThat(zip.getNextEntry()).isNull();
         }
         MockHttpServletResponse pdf = file(delivered("format", "pdf", "ppi", "72", "more", other.toString()).get(0));
@@ -200,6 +201,21 @@ class DeliverTest extends StudioTest {
         edit(inner, "{'kind':'set-tone','of':{'panels':['p1','p2']},'exposure':-5}");
         assertThat(brightness(ask(get("/sheets/" + outer + "/painted").param("side", "200")))).isLessThan(light - 40);
         assertThat(sheets.open(outer, member.id()).version()).isEqualTo(version);
+    }
+
+    /** A sheet that is handed over together with one that it shows is as new as that. */
+    @Test
+    void sheetsThatShowEachOtherAreDeliveredTogether() throws Exception {
+        UUID wall = showing(id, "Wall");
+        double light = brightness(closer(wall));
+        edit(id, "{'kind':'set-tone','of':{'panels':['p1','p2']},'exposure':-5}");
+        byte[] zip = file(delivered("format", "png", "ppi", "60", "paper", "true", "more", wall.toString()).get(0)).getContentAsByteArray();
+        try (ZipInputStream files = new ZipInputStream(new ByteArrayInputStream(zip))) {
+            for (ZipEntry entry = files.getNextEntry(); !entry.getName().equals("Wall.png");) entry = files.getNextEntry();
+            MockHttpServletResponse png = new MockHttpServletResponse();
+            png.getOutputStream().write(files.readAllBytes());
+            assertThat(brightness(png)).isLessThan(light - 40);
+        }
     }
 
     /** A duplicate paints the same pixels, and is another sheet all the same. */

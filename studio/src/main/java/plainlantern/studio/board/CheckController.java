@@ -49,15 +49,15 @@ public class CheckController {
         this.telling = telling;
     }
 
-    /** How many there are, for the trail. */
-    record Counts(long version, long faults, long warnings) {}
+    /** How many there are, for the trail, and what Hand over says of them. */
+    record Counts(long version, long faults, long warnings, String says) {}
 
     @GetMapping("/faults")
     @ResponseBody
     Counts counts(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
         Opened opened = sheets.open(id, member.id());
         Report report = Report.found(opened.sheet(), telling.of(member.id(), opened.sheet()));
-        return new Counts(opened.version(), report.count(Weight.FAULT), report.count(Weight.WARNING));
+        return new Counts(opened.version(), report.count(Weight.FAULT), report.count(Weight.WARNING), report.warning());
     }
 
     /** All of them, for the bench. */
@@ -83,7 +83,7 @@ public class CheckController {
         double pixel = Unit.MM_PER_INCH / sheet.ppi();
         Sheet seen = kept ? keeps.last(id).orElseThrow(() -> new BadInput("pixels", "No version is saved yet.")) : sheet;
         boolean nests = current.nests(member.id(), seen);
-        BufferedImage part = paints.pixels(member.id(), Scene.of(kept ? seen : current.current(member.id(), id, seen)), sheet.ppi(),
+        BufferedImage part = paints.pixels(member.id(), Scene.of(kept ? seen : current.current(member.id(), seen)), sheet.ppi(),
                 (int) Math.floor(x / pixel - across / 2.0),
                 (int) Math.floor(y / pixel - down / 2.0), across, down);
         return ResponseEntity.ok().contentType(MediaType.IMAGE_PNG)

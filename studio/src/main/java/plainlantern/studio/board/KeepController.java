@@ -109,7 +109,7 @@ public class KeepController {
             @RequestParam(defaultValue = "320") int side) {
         Sheet sheet = sheets.open(id, member.id()).sheet();
         if (!current.nests(member.id(), sheet)) return painted(sheet, member, side);
-        ResponseEntity<byte[]> now = painted(current.current(member.id(), id, sheet), member, side);
+        ResponseEntity<byte[]> now = painted(current.current(member.id(), sheet), member, side);
         return ResponseEntity.ok().contentType(MediaType.IMAGE_PNG).cacheControl(CacheControl.noStore()).body(now.getBody());
     }
 

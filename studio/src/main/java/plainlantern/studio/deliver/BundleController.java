@@ -56,7 +56,7 @@ public class BundleController {
 
     @GetMapping("/sheets/{id}/bundle")
     ResponseEntity<StreamingResponseBody> bundle(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
-        Sheet sheet = current.current(member.id(), id, sheets.open(id, member.id()).sheet());
+        Sheet sheet = current.current(member.id(), sheets.open(id, member.id()).sheet());
         return ResponseEntity.ok().contentType(MediaType.parseMediaType("application/zip"))
                 .header(HttpHeaders.CONTENT_DISPOSITION, attachment(FileNames.safe(sheet.name()) + ".lantern.zip"))
                 .body(downloads.of(member.id(), out -> BundleWriter.write(sheet,

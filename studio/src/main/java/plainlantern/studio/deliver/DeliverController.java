@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import plainlantern.asking.BadInput;
+import plainlantern.asking.Unit;
 import plainlantern.rendering.Delivery;
 import plainlantern.rendering.Estimate;
 import plainlantern.scene.Extent;
@@ -71,9 +72,11 @@ public class DeliverController {
         delivery.check(pages);
         Page first = pages.get(0);
         int[] pixels = delivery.pixels(first);
+        String px = pixels[0] + " × " + pixels[1] + " px";
         String mm = String.format(Locale.ROOT, "%.1f × %.1f mm", first.box().width() * delivery.scale(),
                 first.box().height() * delivery.scale());
-        String size = delivery.format().pixels() ? pixels[0] + " × " + pixels[1] + " px, " + mm : mm;
+        boolean screen = order.sheets().get(0).unit() == Unit.PX;
+        String size = screen ? px : delivery.format().pixels() ? px + ", " + mm : mm;
         return new Size(pages.size() == 1 ? size : pages.size() + (delivery.archived(pages.size()) ? " files, the first "
                 : " pages, the first ") + size);
     }

@@ -122,7 +122,7 @@ class Deliveries {
         DeliveryOrder ordered = store.order(id);
         boolean nests = ordered.sheets().stream().anyMatch(sheet -> current.nests(ordered.account(), sheet));
         if (nests) store.say(id, "redrawing the sheets in it first");
-        DeliveryOrder order = ordered.showing(sheet -> current.current(ordered.account(), ordered.home(), sheet));
+        DeliveryOrder order = ordered.showing(sheet -> current.current(ordered.account(), sheet));
         if (nests) store.say(id, "");
         List<Page> pages = order.pages();
         long cost = paints.cost(order.account(), order.delivery(), pages);

@@ -63,8 +63,8 @@ public class NestedSheets implements CurrentSheets {
     }
 
     @Override
-    public Sheet current(UUID account, UUID id, Sheet sheet) {
-        return current(account, sheet, Set.of(id));
+    public Sheet current(UUID account, Sheet sheet) {
+        return current(account, sheet, Set.of());
     }
 
     @Override

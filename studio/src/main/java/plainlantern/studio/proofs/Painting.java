@@ -60,7 +60,7 @@ class Painting implements ShortJob {
     byte[] painted(UUID account, Opened opened, int side) {
         String state = current.state(opened.id());
         return store.find(opened.id(), state, side).orElseGet(() -> {
-            byte[] data = Previews.light(paints.small(account, Scene.of(current.current(account, opened.id(), opened.sheet())), side));
+            byte[] data = Previews.light(paints.small(account, Scene.of(current.current(account, opened.sheet())), side));
             store.put(opened.id(), opened.version(), state, side, data);
             return data;
         });

@@ -18,7 +18,7 @@ import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.multipart.MultipartFile;
 import plainlantern.asking.BadInput;
 import plainlantern.asking.Choice;
-import plainlantern.series.Fields;
+import plainlantern.sheet.Fields;
 import plainlantern.series.Place;
 import plainlantern.series.Plan;
 import plainlantern.series.Shipped;

@@ -9,10 +9,9 @@ public interface CurrentSheets {
      * The same sheet with every picture that was drawn from another sheet in its newest version, at any depth. What is not painted yet is
      * painted first, which may take seconds for each. The stored document stays as it is.
      *
-     * @param id the sheet's own id, or that of the sheet that it is a version of
      * @throws plainlantern.asking.BadInput if the account has no room for a new drawing
      */
-    Sheet current(UUID account, UUID id, Sheet sheet);
+    Sheet current(UUID account, Sheet sheet);
 
     /** Whether a sheet shows other sheets. */
     boolean nests(UUID account, Sheet sheet);

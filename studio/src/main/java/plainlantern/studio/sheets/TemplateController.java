@@ -17,7 +17,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import plainlantern.asking.BadInput;
 import plainlantern.series.Filling;
-import plainlantern.series.Fields;
+import plainlantern.sheet.Fields;
 import plainlantern.series.Place;
 import plainlantern.series.Shipped;
 import plainlantern.sheet.Sheet;

@@ -81,7 +81,7 @@ public class Thumbnails implements ShortJob {
     /** Null where it cannot be painted, so that it is not tried for ever. */
     private byte[] painted(Opened opened, UUID account, double side) {
         try {
-            return Previews.light(paints.small(account, Scene.of(current.current(account, opened.id(), opened.sheet())), side));
+            return Previews.light(paints.small(account, Scene.of(current.current(account, opened.sheet())), side));
         } catch (Busy busy) {
             throw busy;
         } catch (RuntimeException | OutOfMemoryError e) {

@@ -1,4 +1,4 @@
-package plainlantern.series;
+package plainlantern.sheet;
 
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -7,9 +7,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import plainlantern.sheet.Content;
-import plainlantern.sheet.Holder;
-import plainlantern.sheet.Sheet;
 
 /** Names in braces, as {@code {title}}, that a table's columns stand in for. */
 public final class Fields {
@@ -45,7 +42,7 @@ public final class Fields {
     }
 
     /** As above, by several. */
-    static String filled(String text, List<Map<String, String>> values) {
+    public static String filled(String text, List<Map<String, String>> values) {
         String out = text;
         for (Map<String, String> some : values) out = filled(out, some);
         return out;
