@@ -11,8 +11,8 @@ import plainlantern.sheet.Words;
 
 /** Words that are cut off where their box ends; what merely uses its padding is no fault. */
 final class Overflow implements Check {
-    /** Less cannot be seen, mm. */
-    private static final double LEAST = 0.005;
+    /** Less, mm, is about half a pixel at 300 ppi. */
+    private static final double LEAST = 0.05;
 
     @Override
     public String title() {

@@ -18,8 +18,8 @@ public record Report(List<Kind> kinds) {
             new FocalAtEdge(), new FocalCovered(), new BesideTheSheet(),
             new BleedTrap(), new StopsAtTrim(), new Safety(), new NearlyAligned(), new UnequalGaps(), new Slivers(), new HairOverlaps(),
                     new ThinLines(), new ThinLetters(), new RulesOffSeams(),
-            new OutOfRegister(), new SameNeighbours(), new FaintWords(), new LostInTone(), new Overflow(), new MissingSigns(), new UnfilledFields(),
-            new Unseen(), new IdleGlazes(), new HidingVeils(), new Unused());
+            new OutOfRegister(), new SameNeighbours(), new FaintWords(), new LostInTone(), new Overflow(), new MissingSigns(),
+            new UnfilledFields(), new Unseen(), new IdleGlazes(), new HidingVeils(), new Unused());
 
     /**
      * @param faults  heaviest first

@@ -22,7 +22,7 @@ public interface Rows extends AutoCloseable {
      */
     int[] next();
 
-    /** Frees what the rows hold, whether or not all of them were asked for; work on them that goes on elsewhere has ended when it returns. */
+    /** Frees what the rows hold, whether or not all of them were asked for; afterwards nothing works on them any more. */
     @Override
     default void close() {}
 

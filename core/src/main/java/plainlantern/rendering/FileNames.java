@@ -25,8 +25,8 @@ public final class FileNames {
         for (int i = 0; i < pages.size(); i++) {
             Page page = pages.get(i);
             String number = String.format(Locale.ROOT, "%0" + digits + "d", i + 1);
-            String name = safe((pattern.isBlank() || pattern.equals(USUAL) ? usual : pattern).replace("{n}", number).replace("{sheet}", page.sheet())
-                    .replace("{panel}", page.name()));
+            String meant = pattern.isBlank() || pattern.equals(USUAL) ? usual : pattern;
+            String name = safe(meant.replace("{n}", number).replace("{sheet}", page.sheet()).replace("{panel}", page.name()));
             String free = name;
             for (int n = 2; !taken.add(free.toLowerCase(Locale.ROOT)); n++) free = name + " " + n;
             names.add(free);

@@ -94,7 +94,15 @@ class ReportTest {
         only(row("{'kind':'empty','panels':['p2']}"), "Empty panels", Weight.WARNING, "Panel 2 is empty.");
         mended(row("{'kind':'hold-covered','panels':['p1'],'held':false}", "{'kind':'centre-picture','panels':['p1'],'down':10}"),
                 "Bare areas", Weight.FAULT, "17 % is bare, up to 10.00 mm at the top");
-        only(row("{'kind':'zoom-picture','panels':['p3'],'zoom':800}"), "Soft pictures", Weight.WARNING, "Dawn: 212 of 300 ppi in Panel 3.");
+        only(row("{'kind':'zoom-picture','panels':['p3'],'zoom':800}"), "Soft pictures", Weight.WARNING,
+                "Dawn: 212 of 300 ppi in Panel 3.");
+        Fault both = kind(row("{'kind':'zoom-picture','panels':['p1','p3'],'zoom':800}"), "Soft pictures").orElseThrow().faults()
+                .get(0);
+        assertThat(both.says()).isEqualTo("Dawn: 212 of 300 ppi in 2 panels.");
+        assertThat(both.panels()).containsExactly("p1", "p3");
+        // 1.5 % fewer pixels than are wanted are enough.
+        assertThat(kind(row("{'kind':'zoom-picture','panels':['p3'],'zoom':" + 800 * 212.2 / 300 * 1.015 + "}"), "Soft pictures"))
+                .isEmpty();
         only(row("{'kind':'zoom-picture','panels':['p3'],'zoom':1200}"), "Soft pictures", Weight.FAULT, "141 of 300 ppi");
         mended(row("{'kind':'set-fit','panels':['p2'],'fit':'stretch'}"), "Stretched pictures", Weight.WARNING, "too tall");
         mended(row("{'kind':'zoom-picture','panels':['p4'],'zoom':300}", "{'kind':'move-picture','panels':['p4'],'dx':30,'dy':0}"),
@@ -113,7 +121,8 @@ class ReportTest {
                 "{'kind':'add-panel','outline':{'kind':'rectangle','topLeft':0,'topRight':0,'bottomRight':0,'bottomLeft':0}}",
                 "{'kind':'fill','panels':['p1'],'picture':'" + DAWN.id() + "'}", "{'kind':'set-fit','panels':['p1'],'fit':'actual size'}",
                         "{'kind':'zoom-picture','panels':['p1'],'zoom':2500}");
-        assertThat(kind(screen, "Soft pictures").orElseThrow().faults().get(0).says()).matches("Dawn: enlarged to 1[0-9]{2} % in Panel 1\\.");
+        assertThat(kind(screen, "Soft pictures").orElseThrow().faults().get(0).says())
+                .matches("Dawn: enlarged to 1[0-9]{2} % in Panel 1\\.");
     }
 
     @Test

@@ -90,8 +90,8 @@ async function warn() {
   const { says } = await ask(place("faults")).catch(() => ({ says: "" }));
   const at = by("warned");
   if (!at) return;
-  at.hidden = !says;
-  at.querySelector("span").textContent = says;
+  at.hidden = by("show-faults").hidden = !says;
+  at.textContent = says;
 }
 
 let later = 0;
@@ -140,7 +140,7 @@ onBench("#deliver", (form) => {
   arrange(form);
   size(form);
   warn();
-  by("warned").querySelector("button").addEventListener("click", () => openStage("check"));
+  by("show-faults").addEventListener("click", () => openStage("check"));
   form.addEventListener("change", ({ target }) => {
     // Words mostly stay text in a PDF and become outlines in an SVG, which other programs paint alike everywhere.
     if (target.name === "format") form.words.checked = target.value === "pdf";

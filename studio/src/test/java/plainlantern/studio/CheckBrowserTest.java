@@ -55,7 +55,11 @@ class CheckBrowserTest extends Browsed {
         type(field("left"), "0");
         undoSays("Move: Panel 2");
         assertThat(page.locator("[data-count]")).hasClass(Pattern.compile("grave"));
-        page.keyboard().press("6");
+        page.keyboard().press("7");
+        assertThat(page.locator("#warned")).containsText("1 fault would be in the file: stops at the trim.");
+        page.screenshot(new com.microsoft.playwright.Page.ScreenshotOptions().setPath(java.nio.file.Path.of("/tmp/warn.png")));
+        assertThat(page.locator("#make")).isEnabled();
+        page.locator("#show-faults").click();
         fault("Panel 2 stops at the trim").click();
         assertThat(page.locator(".fault-place")).hasCount(1);
         assertThat(page.locator("#cards .chosen")).hasAttribute("data-id", "p2");

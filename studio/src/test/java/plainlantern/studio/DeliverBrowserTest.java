@@ -43,7 +43,7 @@ class DeliverBrowserTest extends Browsed {
         assertThat(page.locator("#delivered")).containsText("183 ×");
         type(ofForm("names"), "{n} {panel}");
         Download download = page.waitForDownload(() -> page.locator("#deliver .btn-primary").click());
-        assertThat(download.suggestedFilename()).as("one alone is a file").isEqualTo("1 Panel 2.png");
+        assertThat(download.suggestedFilename()).as("one alone is a file").isEqualTo("01 Panel 2.png");
         assertThat(ImageIO.read(Files.newInputStream(download.path())).getWidth()).isEqualTo(183);
         page.locator("label:has([value=selection])").click();
         assertThat(ofForm("paper")).not().isChecked();

@@ -87,8 +87,9 @@ public class DeliverController {
         DeliveryOrder order = order(member, id, form, form.delivery());
         List<Page> pages = order.pages();
         order.delivery().check(pages);
-        return new Size("about " + Quotas.told(paints.sampled(member.id(), order.delivery(), pages,
-                originals -> estimate.bytes(order.delivery(), pages, originals))));
+        long bytes = paints.sampled(member.id(), order.delivery(), pages, originals -> estimate.bytes(order.delivery(), pages, originals));
+        long[] range = Estimate.range(order.delivery(), pages, bytes);
+        return new Size(range[0] == range[1] ? "about " + Quotas.told(bytes) : Quotas.told(range[0]) + " to " + Quotas.told(range[1]));
     }
 
     /** The deliveries that were ordered. */
