@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import plainlantern.editing.Edit;
 import plainlantern.sheet.Sheet;
@@ -20,6 +21,9 @@ public record Report(List<Kind> kinds) {
                     new ThinLines(), new ThinLetters(), new RulesOffSeams(),
             new OutOfRegister(), new SameNeighbours(), new FaintWords(), new LostInTone(), new Overflow(), new MissingSigns(),
             new UnfilledFields(), new Unseen(), new IdleGlazes(), new HidingVeils(), new Unused());
+
+    /** What a template rightly has, and a file should not. */
+    private static final Set<String> UNFINISHED = Set.of(new Waiting().title(), new UnfilledFields().title());
 
     /**
      * @param faults  heaviest first
@@ -69,10 +73,10 @@ public record Report(List<Kind> kinds) {
 
     /** One sentence on what would spoil a file, as "2 faults would be in the file: bare areas, thin lines."; empty where nothing would. */
     public String warning() {
-        long count = count(Weight.FAULT);
+        List<Kind> spoiling = kinds.stream().filter(kind -> kind.weight() == Weight.FAULT || UNFINISHED.contains(kind.title())).toList();
+        long count = spoiling.stream().flatMap(kind -> kind.faults().stream().filter(fault -> fault.weight() == kind.weight())).count();
         if (count == 0) return "";
-        String what = kinds.stream().filter(kind -> kind.weight() == Weight.FAULT).map(kind -> kind.title().toLowerCase(Locale.ROOT))
-                .collect(Collectors.joining(", "));
+        String what = spoiling.stream().map(kind -> kind.title().toLowerCase(Locale.ROOT)).collect(Collectors.joining(", "));
         return (count == 1 ? "1 fault" : count + " faults") + " would be in the file: " + what + ".";
     }
 

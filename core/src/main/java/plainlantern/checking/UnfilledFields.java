@@ -18,7 +18,7 @@ final class UnfilledFields implements Check {
         List<Fault> faults = new ArrayList<>();
         for (Checked.Lettered lettered : checked.words()) {
             Set<String> fields = Fields.in(lettered.words().text());
-            if (!fields.isEmpty()) faults.add(checked.fault(Weight.FAULT, lettered.panel(), lettered.panel().name() + " still says "
+            if (!fields.isEmpty()) faults.add(checked.fault(Weight.WARNING, lettered.panel(), lettered.panel().name() + " still says "
                     + fields.stream().map(field -> "{" + field + "}").collect(Collectors.joining(", ")) + "."));
         }
         return faults;

@@ -13,6 +13,6 @@ final class Waiting implements Check {
     @Override
     public List<Fault> find(Checked checked) {
         return checked.pictures().stream().filter(seen -> StandIn.is(seen.shown().picture().id()))
-                .map(seen -> checked.fault(Weight.FAULT, seen.panel(), seen.panel().name() + " waits for its picture.")).toList();
+                .map(seen -> checked.fault(Weight.WARNING, seen.panel(), seen.panel().name() + " waits for its picture.")).toList();
     }
 }

@@ -21,7 +21,7 @@ import org.locationtech.jts.geom.Location;
  */
 public final class Adjoining {
     /** Points and edges this close to each other, mm, are the same. */
-    public static final double NEAR = 0.01;
+    public static final double NEAR = 0.02;
     private static final int NONE = -1;
     private static final double[] PROBES = {0.25, 0.5, 0.75};
 

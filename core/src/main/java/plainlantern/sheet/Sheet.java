@@ -283,11 +283,24 @@ public record Sheet(SheetFormat format, Contents contents, Styles styles, Guides
         return with(next);
     }
 
-    /** The same sheet with a new element in front of all others; its number is the next one, {@code lastId + 1}. */
-    public Sheet adding(Element front) {
+    /**
+     * The same sheet with a new element in front of all others, as {@link #front} has it; its number is the next one, {@code lastId + 1}.
+     */
+    public Sheet adding(Element added) {
         List<Element> next = new ArrayList<>(elements());
-        next.add(front);
+        next.add(front(next, added), added);
         return with(next, lastId() + 1);
+    }
+
+    /** Where a new element comes among others: in front of all, but beneath the frontmost glazes that lie over the whole sheet. */
+    public static int front(List<Element> elements, Element added) {
+        int at = elements.size();
+        if (!overAll(added)) while (at > 0 && overAll(elements.get(at - 1))) at--;
+        return at;
+    }
+
+    private static boolean overAll(Element element) {
+        return element.glaze().filter(Glaze::whole).isPresent();
     }
 
     public Sheet with(List<Element> newElements) {

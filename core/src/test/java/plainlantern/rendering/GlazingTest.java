@@ -31,6 +31,7 @@ import plainlantern.editing.filling.ShelvePictures;
 import plainlantern.picture.PictureSource;
 import plainlantern.scene.Page;
 import plainlantern.scene.Scene;
+import plainlantern.sheet.Element;
 import plainlantern.sheet.Sheet;
 import plainlantern.sheet.Treated;
 
@@ -161,11 +162,21 @@ class GlazingTest {
         assertThat(product).isCloseTo(0x80 * bright / 255, within(1));
     }
 
+    /** What is added later comes beneath a glaze over the whole sheet, until it is brought to the front. */
+    @Test
+    void aGlazeOverTheSheetStaysInFront() {
+        Sheet sheet = sheet(WHOLE, "{'kind':'add-caption','text':'High water 14:20'}",
+                "{'kind':'lay-out','where':'add','pattern':{'kind':'even-grid','rows':1,'columns':2,'gapAcross':2,'gapDown':0}}", WHOLE);
+        assertThat(sheet.elements()).extracting(Element::id).containsExactly("p1", "p3", "p4", "p5", "p2", "p6");
+        assertThat(Sheets.after(sheet, "{'kind':'raise','panels':['p3'],'to':'front'}").elements()).extracting(Element::id)
+                .endsWith("p6", "p3");
+    }
+
     /** A document's glaze is pixels of its own place; text above and beside it stays text. */
     @Test
     void documentsKeepWhatIsNotBeneathIt(@TempDir File folder) throws Exception {
         Sheet sheet = sheet(WHOLE, "{'kind':'set-glaze','panels':['p2'],'blur':'2 mm'}", "{'kind':'add-caption','text':'High water 14:20'}",
-                "{'kind':'add-glaze','where':'under','panels':['p3']}");
+                "{'kind':'raise','panels':['p3'],'to':'front'}", "{'kind':'add-glaze','where':'under','panels':['p3']}");
         Scene scene = Scene.of(sheet);
         assertThat(scene.items().stream().map(Scene.Item::element)).containsExactly("p1", "p2", "p4", "p3");
         Delivery pdf = Delivery.of(Format.PDF, 2 * PPI);

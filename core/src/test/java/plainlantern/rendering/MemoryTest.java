@@ -57,11 +57,11 @@ class MemoryTest {
 
     /** Deliveries of large pages that are hard on memory. */
     enum Hard {
-        SHADOWS(Format.PNG, 300, "{'kind':'set-shadow','panels':['p1','p2','p3','p4'],'distance':3,'blur':4,'opacity':0.5}"),
-        GLAZES(Format.PNG, 250, "{'kind':'set-shadow','panels':['p1','p2','p3','p4'],'distance':3,'blur':4,'opacity':0.5}",
-                glazes(12)),
-        SOFT_EDGES(Format.PDF, 300, "{'kind':'set-finish','panels':['p1','p2','p3','p4'],'feather':2}"),
-        SHADOWS_IN_A_DOCUMENT(Format.PDF, 300,
+        SHADOWS(Format.PNG, 220, "{'kind':'set-shadow','panels':['p1','p2','p3','p4'],'distance':3,'blur':4,'opacity':0.5}"),
+        GLAZES(Format.PNG, 150, "{'kind':'set-shadow','panels':['p1','p2','p3','p4'],'distance':3,'blur':4,'opacity':0.5}",
+                glazes(9)),
+        SOFT_EDGES(Format.PDF, 220, "{'kind':'set-finish','panels':['p1','p2','p3','p4'],'feather':2}"),
+        SHADOWS_IN_A_DOCUMENT(Format.PDF, 220,
                 "{'kind':'set-shadow','panels':['p1','p2','p3','p4'],'distance':3,'blur':0.2,'opacity':0.5}");
 
         private final Format format;

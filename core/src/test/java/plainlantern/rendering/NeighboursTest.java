@@ -135,7 +135,7 @@ class NeighboursTest {
     }
 
     /** Any forms, parted into their regions and cut along any lines, in any order in depth. */
-    @Tried(value = 30, also = -4954212397152074639L)
+    @Tried(value = 12, also = -4954212397152074639L)
     void anyCutsShowThePictureWhole(Chance chance) {
         List<Path> forms = chance.list(2, 5, c -> Sheets.outline(c).path(c.between(15, 60), c.between(15, 60))
                 .mapped(Affine.move(c.between(20, 76), c.between(15, 50)).after(Affine.turn(c.between(0, 90)))));

@@ -208,7 +208,8 @@ public record LayOut(Pattern pattern, Where where, List<String> panels, Optional
             next.add(changed.containsKey(element.id()) ? changed.get(element.id()) : element);
             if (changed.containsKey(element.id())) front = next.size();
         }
-        next.addAll(front < 0 || where != Where.INSIDE ? next.size() : front, added);
+        if (front >= 0 && where == Where.INSIDE) next.addAll(front, added);
+        else for (Element element : added) next.add(Sheet.front(next, element), element);
         return next;
     }
 

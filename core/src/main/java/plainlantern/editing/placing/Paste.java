@@ -53,7 +53,8 @@ public record Paste(List<Element> panels, List<Picture> pictures, double dx, dou
             String group = panel.group().isEmpty() ? "" : groups.computeIfAbsent(panel.group(), g -> "g" + number);
             String name = panel.name().length() > 60 ? panel.name().substring(0, 60) : panel.name();
             Seat seat = panel.seat().at(panel.seat().centre().plus(new Point(dx, dy)));
-            next.add(veiled(before, atHome(before, panel), copies).copied("p" + lastId, name).grouped(group).withSeat(seat));
+            Element copy = veiled(before, atHome(before, panel), copies).copied("p" + lastId, name).grouped(group).withSeat(seat);
+            next.add(Sheet.front(next, copy), copy);
         }
         return shelved.with(next, lastId);
     }

@@ -8,6 +8,7 @@ import plainlantern.fitting.PanelState;
 import plainlantern.rendering.Addresses;
 import plainlantern.rendering.BoardPainter;
 import plainlantern.sheet.Element;
+import plainlantern.sheet.Glaze;
 import plainlantern.sheet.Holder;
 import plainlantern.sheet.Sheet;
 
@@ -17,7 +18,8 @@ public record LineUpView(String count, String states, List<Card> cards) {
      * One element's card; {@code takes} tells whether pictures are put into it, {@code drawing} is SVG made of numbers and ids only, or
      * nothing where the page draws it.
      */
-    public record Card(String id, String name, String state, String kind, boolean takes, boolean locked, boolean hidden, String drawing) {}
+    public record Card(String id, String name, String state, String kind, boolean takes, boolean locked, boolean hidden, boolean overAll,
+                       String drawing) {}
 
     /** More cards than so many are drawn by the page, as they come into sight; it begins with so many and gets the others later. */
     static final int MANY = 300;
@@ -49,7 +51,7 @@ public record LineUpView(String count, String states, List<Card> cards) {
     private static Card card(BoardPainter drawn, Optional<Addresses> href) {
         Element element = drawn.element();
         return new Card(element.id(), element.name(), drawn.state().label(), element.kind(), takes(element), element.locked(),
-                element.hidden(), href.map(drawn::card).orElse(""));
+                element.hidden(), element.glaze().filter(Glaze::whole).isPresent(), href.map(drawn::card).orElse(""));
     }
 
     /** "all covered", or the worst first: "2 empty, 1 bare"; of those that show pictures, nothing where none does. */
