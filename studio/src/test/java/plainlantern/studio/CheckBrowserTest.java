@@ -57,7 +57,6 @@ class CheckBrowserTest extends Browsed {
         assertThat(page.locator("[data-count]")).hasClass(Pattern.compile("grave"));
         page.keyboard().press("7");
         assertThat(page.locator("#warned")).containsText("1 fault would be in the file: stops at the trim.");
-        page.screenshot(new com.microsoft.playwright.Page.ScreenshotOptions().setPath(java.nio.file.Path.of("/tmp/warn.png")));
         assertThat(page.locator("#make")).isEnabled();
         page.locator("#show-faults").click();
         fault("Panel 2 stops at the trim").click();
