@@ -18,6 +18,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.apache.batik.anim.dom.SAXSVGDocumentFactory;
 import org.apache.batik.bridge.BridgeContext;
 import org.apache.batik.bridge.BridgeException;
@@ -35,11 +36,11 @@ import org.apache.batik.gvt.ShapeNode;
 import org.apache.batik.gvt.ShapePainter;
 import org.apache.batik.gvt.StrokeShapePainter;
 import org.apache.batik.parser.AWTPathProducer;
+import org.apache.batik.parser.ParseException;
 import org.apache.batik.util.ParsedURL;
 import org.w3c.dom.DOMException;
 import org.w3c.dom.Element;
 import org.w3c.dom.Node;
-import org.w3c.dom.NodeList;
 import org.w3c.dom.svg.SVGDocument;
 import org.w3c.dom.svg.SVGSVGElement;
 import plainlantern.asking.BadInput;
@@ -170,21 +171,16 @@ public final class SvgReader {
         List<Shown> pictures = new ArrayList<>();
         images(node, map, pictures);
         String pieces = ours && element.getParentNode() instanceof Element parent ? parent.getAttribute("data-pieces") : "";
-        List<Path> forms = pieces.isEmpty() ? List.of(clip) : pieces(element, map);
+        List<Path> forms = pieces.isEmpty() ? List.of(clip) : Stream.of(pieces.split("\\|")).map(piece -> piece(piece, map)).toList();
         for (Path form : forms) add(element, form, new Shape(form, ShapeKind.PATH, Affine.IDENTITY), pictures);
     }
 
-    /** The contours of a clip as they are written: Batik makes one area of them. */
-    private List<Path> pieces(Element element, AffineTransform map) {
-        String id = element.getAttribute("clip-path").replaceFirst("^url\\(#", "").replaceFirst("\\)$", "");
-        Element clip = element.getOwnerDocument().getElementById(id);
-        NodeList paths = clip.getElementsByTagNameNS("*", "path");
+    /** A form that our own delivery tells beside what it joined. */
+    private static Path piece(String data, AffineTransform map) {
         try {
-            java.awt.Shape drawn = AWTPathProducer.createShape(new StringReader(((Element) paths.item(0)).getAttribute("d")),
-                    PathIterator.WIND_NON_ZERO);
-            return Path.of(drawn.getPathIterator(map)).parts();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+            return Path.of(AWTPathProducer.createShape(new StringReader(data), PathIterator.WIND_EVEN_ODD).getPathIterator(map));
+        } catch (IOException | ParseException e) {
+            throw new BadInput("file", "The pieces of a joined form cannot be read.");
         }
     }
 

@@ -2,15 +2,15 @@ package plainlantern.rendering;
 
 import static plainlantern.outline.PathData.number;
 
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import plainlantern.geometry.Affine;
+import plainlantern.geometry.Algebra;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
+import plainlantern.outline.PathData;
 import plainlantern.geometry.Point;
 import plainlantern.lettering.LetterStyle;
 import plainlantern.lettering.Run;
@@ -41,8 +41,8 @@ public final class SvgPainter {
     /**
      * A part of a scene.
      *
-     * Each element is a group with its name as the title; of slices that were joined the names stand one below the other, in the order of
-     * the contours.
+     * Each element is a group with its name as the title; of slices that were joined the names stand one below the other, and their forms
+     * in the group's data-pieces, in the same order.
      *
      * @param scale       how many times as large it is
      * @param definitions stand before all else; an address that begins with # names one of them
@@ -58,17 +58,13 @@ public final class SvgPainter {
         out.append(definitions);
         Surface surface = Surface.document(href, live);
         scene.paper().ifPresent(paper -> out.append(item(paper, surface)));
-        Map<String, Scene.Item> alone = new HashMap<>();
-        for (Scene.Item item : scene.items()) alone.put(item.element(), item);
-        List<String> names = scene.items().stream().map(Scene.Item::name).toList();
-        int at = 0;
-        for (Scene.Item item : scene.joined().items()) {
-            int pieces = alone.get(item.element()).clip().equals(item.clip()) ? 1 : (int) item.clip().segments().stream()
-                    .filter(Path.Segment.Move.class::isInstance).count();
-            out.append("<g class=\"panel\"").append(pieces > 1 ? " data-pieces=\"" + pieces + "\"" : "").append("><title>")
-                    .append(escaped(String.join("\n", names.subList(at, at + pieces)))).append("</title>")
-                    .append(item(item, surface)).append("</g>");
-            at += pieces;
+        for (Scene.Joined joined : scene.pieced()) {
+            List<Scene.Item> pieces = joined.pieces();
+            out.append("<g class=\"panel\"");
+            if (pieces.size() > 1) out.append(" data-pieces=\"").append(pieces.stream()
+                    .map(piece -> PathData.of(Algebra.evenOdd(piece.clip()))).collect(Collectors.joining("|"))).append('"');
+            out.append("><title>").append(escaped(pieces.stream().map(Scene.Item::name).collect(Collectors.joining("\n"))))
+                    .append("</title>").append(item(joined.item(), surface)).append("</g>");
         }
         return out.append("</svg>").toString();
     }

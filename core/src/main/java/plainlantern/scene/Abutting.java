@@ -16,6 +16,7 @@ import plainlantern.geometry.Polygons;
 import plainlantern.scene.Scene.Around;
 import plainlantern.scene.Scene.Form;
 import plainlantern.scene.Scene.Item;
+import plainlantern.scene.Scene.Joined;
 import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.scene.Scene.Pixels;
 import plainlantern.sheet.Look;
@@ -33,11 +34,11 @@ final class Abutting {
     private final List<Item> items;
     /** The pictures of the items that show one and nothing else, by the item's number. */
     private final Map<Integer, PaintedPicture> alone = new HashMap<>();
-    private final List<Optional<Item>> joined;
+    private final List<Optional<Joined>> joined;
 
     private Abutting(List<Item> items) {
         this.items = items;
-        joined = new ArrayList<>(items.stream().map(Optional::of).toList());
+        joined = new ArrayList<>(items.stream().map(item -> Optional.of(new Joined(item, List.of(item)))).toList());
         for (int i = 0; i < items.size(); i++) {
             Optional<PaintedPicture> picture = alone(items.get(i));
             if (picture.isPresent()) alone.put(i, picture.get());
@@ -45,7 +46,7 @@ final class Abutting {
     }
 
     /** The same items with each set of abutting slices as one, in the place of its hindmost and with the id and the name of that. */
-    static List<Item> joined(List<Item> items) {
+    static List<Joined> joined(List<Item> items) {
         Abutting abutting = new Abutting(items);
         for (List<Integer> slices : abutting.inRegister()) abutting.join(slices);
         return abutting.joined.stream().flatMap(Optional::stream).toList();
@@ -109,8 +110,8 @@ final class Abutting {
         PaintedPicture picture = alone.get(run.get(0));
         boolean covers = run.stream().allMatch(i -> alone.get(i).covers());
         for (int i : run) joined.set(i, Optional.empty());
-        joined.set(run.get(0), Optional.of(new Item(first.element(), first.name(), Form.whole(whole),
-                List.of(new PaintedPicture(picture.at(), picture.pixels(), picture.pixelsToSheet(), covers, 0, Look.PLAIN)),
-                Around.NOTHING, Look.PLAIN)));
+        Item all = new Item(first.element(), first.name(), Form.whole(whole), List.of(new PaintedPicture(picture.at(), picture.pixels(),
+                picture.pixelsToSheet(), covers, 0, Look.PLAIN)), Around.NOTHING, Look.PLAIN);
+        joined.set(run.get(0), Optional.of(new Joined(all, run.stream().map(items::get).toList())));
     }
 }

@@ -374,8 +374,16 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
      * board.
      */
     public Scene joined() {
-        return new Scene(width, height, paper, Abutting.joined(items));
+        return new Scene(width, height, paper, pieced().stream().map(Joined::item).toList());
     }
+
+    /** The items of {@link #joined}, each with those that it was made of: itself alone, where it was not joined. */
+    public List<Joined> pieced() {
+        return Abutting.joined(items);
+    }
+
+    /** One item, and the items that it stands for, from back to front. */
+    public record Joined(Item item, List<Item> pieces) {}
 
     /** The same without its paper. */
     public Scene bare() {

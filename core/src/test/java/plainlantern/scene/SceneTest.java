@@ -70,7 +70,7 @@ class SceneTest {
                 : e.holder().stream().flatMap(h -> h.pictures().stream()).map(sheet::pictureOf)).toList();
         // What was joined stands for as many panels as it has pieces.
         assertThat(elements(svg, "image").flatMap(image -> pieces(panel(image), image.getAttribute("data-picture"))))
-                .containsExactlyElementsOf(pictures);
+                .containsExactlyInAnyOrderElementsOf(pictures);
         assertThat(elements(svg, "clipPath").filter(clip -> clip.getAttribute("id").startsWith("clip-"))
                 .flatMap(clip -> pieces(panel(clip), ""))).hasSize(shown.size());
     }
@@ -86,7 +86,7 @@ class SceneTest {
 
     private static Stream<String> pieces(Element panel, String each) {
         String pieces = panel.getAttribute("data-pieces");
-        return Stream.generate(() -> each).limit(pieces.isEmpty() ? 1 : Integer.parseInt(pieces));
+        return Stream.generate(() -> each).limit(pieces.split("\\|").length);
     }
 
     /** The numbers that a gesture gets are those of the core, whatever signs a panel's name holds. */
