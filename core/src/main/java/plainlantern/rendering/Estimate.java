@@ -42,10 +42,11 @@ public final class Estimate {
     /** What an SVG's pictures grow by as text (RFC 4648), and what a document has besides pictures. */
     private static final double AS_TEXT = 4 / 3.0;
     private static final double BESIDES = 15_000;
-    /** Shares of the estimate of a document between which its file lies, as {@link #range} says. */
+    /** Shares of an estimate between which its file lies, as {@link #range} says. */
     private static final double LEAST = 0.55;
     private static final double GLAZED = 0.2;
     private static final double MOST = 1.25;
+    private static final double PIXELS = 1.5;
 
     /** Images that are kept, of 1.3 MB at most each. */
     private static final int KEPT = 48;
@@ -71,12 +72,12 @@ public final class Estimate {
     }
 
     /**
-     * Between which sizes a file lies whose estimate is {@code bytes}: the same number twice for files that are all pixels. Documents hold
-     * each picture as it is stored; of sixteen of the demo's, between 0.55 and 1.25 times the estimate were made. A glaze in a document is
-     * sampled in its middle alone, and was made with a quarter of that.
+     * Between which sizes a file lies whose estimate is {@code bytes}. Files of pixels have two thirds to one and a half of it. Documents
+     * hold each picture as it is stored; of sixteen of the demo's, between 0.55 and 1.25 times the estimate were made. A glaze in a document
+     * is sampled in its middle alone, and was made with a quarter of that.
      */
     public static long[] range(Delivery delivery, List<Page> pages, long bytes) {
-        if (delivery.format().pixels()) return new long[] {bytes, bytes};
+        if (delivery.format().pixels()) return new long[] {Math.round(bytes / PIXELS), Math.round(bytes * PIXELS)};
         boolean glaze = pages.stream().anyMatch(page -> page.scene().items().stream().anyMatch(Glazing::is));
         return new long[] {Math.round((glaze ? GLAZED : LEAST) * bytes), Math.round(MOST * bytes)};
     }

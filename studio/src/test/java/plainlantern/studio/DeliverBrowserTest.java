@@ -32,7 +32,7 @@ class DeliverBrowserTest extends Browsed {
         page.keyboard().press("Escape");
         page.keyboard().press("7");
         assertThat(page.locator("#delivered")).hasText("600 × 400 px, 120.0 × 80.0 mm");
-        assertThat(page.locator("#estimated")).containsText("about");
+        assertThat(page.locator("#estimated")).containsText(" to ");
         assertThat(page.locator("#make")).isInViewport();
         page.locator("label:has([value=selection])").click();
         assertThat(page.locator("#deliver [data-problem=extent]")).containsText("Nothing is selected");

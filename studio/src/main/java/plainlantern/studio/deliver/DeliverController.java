@@ -89,7 +89,7 @@ public class DeliverController {
         order.delivery().check(pages);
         long bytes = paints.sampled(member.id(), order.delivery(), pages, originals -> estimate.bytes(order.delivery(), pages, originals));
         long[] range = Estimate.range(order.delivery(), pages, bytes);
-        return new Size(range[0] == range[1] ? "about " + Quotas.told(bytes) : Quotas.told(range[0]) + " to " + Quotas.told(range[1]));
+        return new Size(Quotas.told(range[0]) + " to " + Quotas.told(range[1]));
     }
 
     /** The deliveries that were ordered. */
