@@ -574,6 +574,7 @@ class BrowserTest extends Browsed {
         number("rows", 2);
         number("columns", 2);
         assertThat(page.locator("#pattern-form [value=inside]")).isChecked();
+        assertThat(page.locator("#hints .cell")).not().hasCount(0);
         page.locator("#pattern-form .btn-primary").click();
         assertThat(page.locator("#panels .panel")).not().hasCount(5);
         undoSays("Lay out: Interlock");
