@@ -73,8 +73,8 @@ public final class Estimate {
 
     /**
      * Between which sizes a file lies whose estimate is {@code bytes}. Files of pixels have two thirds to one and a half of it. Documents
-     * hold each picture as it is stored; of sixteen of the demo's, between 0.55 and 1.25 times the estimate were made. A glaze in a document
-     * is sampled in its middle alone, and was made with a quarter of that.
+     * hold each picture as it is stored; of sixteen of the demo's, between 0.55 and 1.25 times the estimate were made. A glaze in a
+     * document is sampled in its middle alone, and was made with a quarter of that.
      */
     public static long[] range(Delivery delivery, List<Page> pages, long bytes) {
         if (delivery.format().pixels()) return new long[] {Math.round(bytes / PIXELS), Math.round(bytes * PIXELS)};
