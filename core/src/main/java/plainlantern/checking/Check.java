@@ -7,6 +7,11 @@ public interface Check {
     /** What all faults of the kind are called together. */
     String title();
 
+    /** Whether a template rightly has such faults, and a file should not. */
+    default boolean unfinished() {
+        return false;
+    }
+
     /** The faults of this kind on a sheet. */
     List<Fault> find(Checked checked);
 }

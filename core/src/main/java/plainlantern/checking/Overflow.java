@@ -32,8 +32,9 @@ final class Overflow implements Check {
 
     /** How far letters reach beyond a box that they were fitted to, mm. */
     private static double beyond(Holder panel, Words words) {
+        if (words.boxed().isEmpty()) return 0;
         Path letters = Typesetting.placed(panel, words).outlines();
-        if (words.boxed().isEmpty() || letters.empty()) return 0;
+        if (letters.empty()) return 0;
         Box ink = letters.bounds();
         Box box = panel.ownPath().bounds();
         return Math.max(Math.max(box.x() - ink.x(), ink.right() - box.right()), Math.max(box.y() - ink.y(), ink.bottom() - box.bottom()));

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
 import plainlantern.editing.Edit;
 import plainlantern.sheet.Sheet;
@@ -22,14 +21,12 @@ public record Report(List<Kind> kinds) {
             new OutOfRegister(), new SameNeighbours(), new FaintWords(), new LostInTone(), new Overflow(), new MissingSigns(),
             new UnfilledFields(), new Unseen(), new IdleGlazes(), new HidingVeils(), new Unused());
 
-    /** What a template rightly has, and a file should not. */
-    private static final Set<String> UNFINISHED = Set.of(new Waiting().title(), new UnfilledFields().title());
-
     /**
-     * @param faults  heaviest first
-     * @param mendAll all mends of this kind as one step, where there are two or more
+     * @param faults     heaviest first
+     * @param mendAll    all mends of this kind as one step, where there are two or more
+     * @param unfinished see {@link Check#unfinished}
      */
-    public record Kind(String title, List<Fault> faults, Optional<Edit> mendAll) {
+    public record Kind(String title, List<Fault> faults, Optional<Edit> mendAll, boolean unfinished) {
         /** The weight of the heaviest. */
         public Weight weight() {
             return faults.get(0).weight();
@@ -43,7 +40,7 @@ public record Report(List<Kind> kinds) {
      */
     public static Report found(Sheet sheet, Told told) {
         List<Kind> kinds = new ArrayList<>();
-        faults(sheet, told).forEach((check, faults) -> kinds.add(new Kind(check.title(), faults, Optional.empty())));
+        faults(sheet, told).forEach((check, faults) -> kinds.add(new Kind(check.title(), faults, Optional.empty(), check.unfinished())));
         kinds.sort(Comparator.comparing(Kind::weight));
         return new Report(kinds);
     }
@@ -55,7 +52,7 @@ public record Report(List<Kind> kinds) {
         List<Kind> kinds = new ArrayList<>();
         found.forEach((check, faults) -> kinds.add(new Kind(check.title(), faults.stream().map(fault -> mending.sound(fault) ? fault
                 : fault.withoutMend()).toList(),
-                mending.all("Mend: " + check.title().toLowerCase(Locale.ROOT), faults))));
+                mending.all("Mend: " + check.title().toLowerCase(Locale.ROOT), faults), check.unfinished())));
         kinds.sort(Comparator.comparing(Kind::weight));
         return new Report(kinds);
     }
@@ -73,7 +70,7 @@ public record Report(List<Kind> kinds) {
 
     /** One sentence on what would spoil a file, as "2 faults would be in the file: bare areas, thin lines."; empty where nothing would. */
     public String warning() {
-        List<Kind> spoiling = kinds.stream().filter(kind -> kind.weight() == Weight.FAULT || UNFINISHED.contains(kind.title())).toList();
+        List<Kind> spoiling = kinds.stream().filter(kind -> kind.weight() == Weight.FAULT || kind.unfinished()).toList();
         long count = spoiling.stream().flatMap(kind -> kind.faults().stream().filter(fault -> fault.weight() == kind.weight())).count();
         if (count == 0) return "";
         String what = spoiling.stream().map(kind -> kind.title().toLowerCase(Locale.ROOT)).collect(Collectors.joining(", "));

@@ -14,6 +14,11 @@ final class UnfilledFields implements Check {
     }
 
     @Override
+    public boolean unfinished() {
+        return true;
+    }
+
+    @Override
     public List<Fault> find(Checked checked) {
         List<Fault> faults = new ArrayList<>();
         for (Checked.Lettered lettered : checked.words()) {

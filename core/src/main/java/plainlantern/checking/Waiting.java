@@ -11,6 +11,11 @@ final class Waiting implements Check {
     }
 
     @Override
+    public boolean unfinished() {
+        return true;
+    }
+
+    @Override
     public List<Fault> find(Checked checked) {
         return checked.pictures().stream().filter(seen -> StandIn.is(seen.shown().picture().id()))
                 .map(seen -> checked.fault(Weight.WARNING, seen.panel(), seen.panel().name() + " waits for its picture.")).toList();

@@ -42,7 +42,7 @@ public final class Algebra {
         return path.rule() == FillRule.EVEN_ODD ? path : separated(path);
     }
 
-    /** The same area, told by contours that neither touch nor cross, each of which encloses one area or one hole. */
+    /** The same area as contours that neither touch nor cross, each of which encloses one area or one hole. */
     static Path separated(Path path) {
         List<Path.Segment> steps = new ArrayList<>();
         for (Path cluster : path.clusters()) {

@@ -175,7 +175,7 @@ public final class SvgReader {
         for (Path form : forms) add(element, form, new Shape(form, ShapeKind.PATH, Affine.IDENTITY), pictures);
     }
 
-    /** A form that our own delivery tells beside what it joined. */
+    /** One of the forms that our own delivery lists for what it joined. */
     private static Path piece(String data, AffineTransform map) {
         try {
             return Path.of(AWTPathProducer.createShape(new StringReader(data), PathIterator.WIND_EVEN_ODD).getPathIterator(map));

@@ -36,9 +36,7 @@ public final class Encoder {
 
     /** PNG with pHYs (pixels a metre, rounded) and sRGB chunks. */
     public static byte[] png(BufferedImage image, double ppi) {
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        png(Rows.of(image), ppi, bytes);
-        return bytes.toByteArray();
+        return png(image, ppi, "");
     }
 
     /** As {@link #png(BufferedImage, double)}, with a comment in Latin-1: files of equal pixels and other comments are other files. */
@@ -58,7 +56,7 @@ public final class Encoder {
      */
     public static void png(Rows rows, double ppi, OutputStream out) {
         try {
-            PngFile.write(rows, ppi, out);
+            PngFile.write(rows, ppi, "", out);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

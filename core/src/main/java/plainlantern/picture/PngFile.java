@@ -55,12 +55,11 @@ final class PngFile {
         small = (long) stride * rows.height() <= PIECE;
     }
 
-    /** With pHYs (pixels a metre, rounded) and sRGB chunks; the stream stays open. */
-    static void write(Rows rows, double ppi, OutputStream out) throws IOException {
-        new PngFile(rows, out).write(ppi, "");
-    }
-
-    /** The same with a tEXt chunk "Comment" in Latin-1; none where that is empty. */
+    /**
+     * With pHYs (pixels a metre, rounded) and sRGB chunks; the stream stays open.
+     *
+     * @param comment for a tEXt chunk "Comment", in Latin-1; empty for none
+     */
     static void write(Rows rows, double ppi, String comment, OutputStream out) throws IOException {
         new PngFile(rows, out).write(ppi, comment);
     }

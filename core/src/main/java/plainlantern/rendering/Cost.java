@@ -100,14 +100,17 @@ public final class Cost {
         long item = 0;
         long all = 0;
         long windows = 0;
+        // Each glaze has strips beneath it, with elements that are painted ahead.
+        long strips = 1;
         for (Item one : items(page.scene())) {
-            if (Glazing.is(one)) windows += GlazeRows.bytes(one, toPixels, size);
+            if (one.glaze()) {
+                windows += GlazeRows.bytes(one, toPixels, size);
+                strips++;
+            }
             item = Math.max(item, tiles(one, toPixels, new int[] {size[0], Math.max(Strips.high(size), (int) (Strips.BAND / size[0]))}));
             all += Math.min(Strips.BAND, tiles(one, toPixels, size) / PAGE);
         }
-        // Each glaze has strips beneath it, with elements that are painted ahead.
-        int glazes = (int) page.scene().items().stream().filter(Glazing::is).count();
-        return windows + Strips.bytes(size) + Math.min(Strips.KEPT, all) * PAGE + (1L + glazes) * AHEAD * item
+        return windows + Strips.bytes(size) + Math.min(Strips.KEPT, all) * PAGE + strips * AHEAD * item
                 + open(page, toPixels, size, pictures) + BESIDES;
     }
 

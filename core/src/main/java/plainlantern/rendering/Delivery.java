@@ -14,9 +14,6 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import plainlantern.asking.BadInput;
 import plainlantern.asking.Choice;
-import plainlantern.geometry.Box;
-import plainlantern.geometry.Path;
-import plainlantern.geometry.Polygons;
 import plainlantern.picture.Encoder;
 import plainlantern.picture.PictureSource;
 import plainlantern.picture.Rows;
@@ -24,7 +21,6 @@ import plainlantern.picture.Spool;
 import plainlantern.scene.Extent;
 import plainlantern.scene.Page;
 import plainlantern.scene.Scene;
-import plainlantern.sheet.Look;
 
 /**
  * How a sheet, or several, are handed over.
@@ -276,14 +272,9 @@ public record Delivery(Format format, Extent extent, double ppi, double scale, E
      */
     Rows rows(Page page, PictureSource pictures, Progress progress, Consumer<String> passed) {
         if (paper() && page.scene().paper().isPresent()) return rows(page, true, pictures, progress, passed);
-        boolean filled = page.scene().items().stream().anyMatch(item -> fills(item, page.box()));
+        boolean filled = page.scene().items().stream().anyMatch(item -> item.layers().stream().anyMatch(Scene.Layer::solid)
+                && item.fills(page.box()));
         return rows(filled ? page.showing(page.scene().onPaper(page.box())) : page, filled, pictures, progress, passed);
-    }
-
-    /** Whether nothing behind an element can be seen in a box. */
-    private static boolean fills(Scene.Item item, Box box) {
-        return item.look().equals(Look.PLAIN) && item.soft().isEmpty() && item.layers().stream().anyMatch(Scene.Layer::solid)
-                && Polygons.holds(item.under(), Path.box(box));
     }
 
     private Rows rows(Page page, boolean opaque, PictureSource pictures, Progress progress, Consumer<String> passed) {

@@ -42,7 +42,7 @@ public final class Estimate {
     /** What an SVG's pictures grow by as text (RFC 4648), and what a document has besides pictures. */
     private static final double AS_TEXT = 4 / 3.0;
     private static final double BESIDES = 15_000;
-    /** Shares of an estimate between which its file lies, as {@link #range} says. */
+    /** Bounds of a file's size as shares of its estimate, see {@link #range}. */
     private static final double LEAST = 0.55;
     private static final double GLAZED = 0.2;
     private static final double MOST = 1.25;
@@ -72,13 +72,13 @@ public final class Estimate {
     }
 
     /**
-     * Between which sizes a file lies whose estimate is {@code bytes}. Files of pixels have two thirds to one and a half of it. Documents
-     * hold each picture as it is stored; of sixteen of the demo's, between 0.55 and 1.25 times the estimate were made. A glaze in a
-     * document is sampled in its middle alone, and was made with a quarter of that.
+     * The smallest and the largest size to expect for an estimate of {@code bytes}: two thirds to one and a half of it for files of
+     * pixels. Documents store each picture separately; sixteen of the demo's had between 0.55 and 1.25 times their estimates. A glaze in a
+     * document is sampled only in its middle; one document with a glaze had a quarter of its estimate.
      */
     public static long[] range(Delivery delivery, List<Page> pages, long bytes) {
         if (delivery.format().pixels()) return new long[] {Math.round(bytes / PIXELS), Math.round(bytes * PIXELS)};
-        boolean glaze = pages.stream().anyMatch(page -> page.scene().items().stream().anyMatch(Glazing::is));
+        boolean glaze = pages.stream().anyMatch(page -> page.scene().items().stream().anyMatch(Scene.Item::glaze));
         return new long[] {Math.round((glaze ? GLAZED : LEAST) * bytes), Math.round(MOST * bytes)};
     }
 

@@ -20,13 +20,13 @@ public final class FileNames {
         // Whole sheets have names of their own.
         boolean named = pages.stream().allMatch(page -> page.name().equals(page.sheet()));
         String usual = named ? "{sheet}" : USUAL;
+        String used = pattern.isBlank() || pattern.equals(USUAL) ? usual : pattern;
         List<String> names = new ArrayList<>();
         Set<String> taken = new HashSet<>();
         for (int i = 0; i < pages.size(); i++) {
             Page page = pages.get(i);
             String number = String.format(Locale.ROOT, "%0" + digits + "d", i + 1);
-            String meant = pattern.isBlank() || pattern.equals(USUAL) ? usual : pattern;
-            String name = safe(meant.replace("{n}", number).replace("{sheet}", page.sheet()).replace("{panel}", page.name()));
+            String name = safe(used.replace("{n}", number).replace("{sheet}", page.sheet()).replace("{panel}", page.name()));
             String free = name;
             for (int n = 2; !taken.add(free.toLowerCase(Locale.ROOT)); n++) free = name + " " + n;
             names.add(free);

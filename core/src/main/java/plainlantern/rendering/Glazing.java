@@ -49,7 +49,7 @@ public final class Glazing implements PictureSource {
         for (Scene scene : scenes) {
             List<Item> items = scene.items();
             for (int i = 0; i < items.size(); i++) {
-                if (!is(items.get(i))) continue;
+                if (!items.get(i).glaze()) continue;
                 PaintedPicture layer = items.get(i).pictures().get(0);
                 glazes.put(layer.treated().picture(), new Beneath(new Scene(scene.width(), scene.height(), scene.paper(),
                         items.subList(0, i)), layer));
@@ -77,14 +77,9 @@ public final class Glazing implements PictureSource {
         return new int[] {(int) Math.max(1, Math.round(layer.width() * scale)), (int) Math.max(1, Math.round(layer.height() * scale))};
     }
 
-    /** Whether an item is a glaze. */
-    static boolean is(Item item) {
-        return item.layers().size() == 1 && item.layers().get(0).picture().flatMap(p -> p.treated().through()).isPresent();
-    }
-
     /** A source for those scenes; where none has a glaze, the same. */
     public static PictureSource of(List<Scene> scenes, PictureSource pictures) {
-        boolean any = scenes.stream().flatMap(scene -> scene.items().stream()).anyMatch(Glazing::is);
+        boolean any = scenes.stream().flatMap(scene -> scene.items().stream()).anyMatch(Item::glaze);
         return any ? new Glazing(scenes, pictures) : pictures;
     }
 

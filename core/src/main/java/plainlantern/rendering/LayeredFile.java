@@ -20,7 +20,6 @@ import plainlantern.picture.PictureSource;
 import plainlantern.picture.Rows;
 import plainlantern.scene.Page;
 import plainlantern.scene.Scene.Item;
-import plainlantern.scene.Scene;
 import plainlantern.sheet.Blend;
 import plainlantern.sheet.Look;
 
@@ -48,16 +47,12 @@ final class LayeredFile {
         for (int i = 0; i < items.size(); i++) {
             progress.at(0.5 * i / items.size());
             Item item = items.get(i);
-            Optional<Box> reach = LayerPainter.inside(all, Shapes2D.rectangle(ItemPainter.reach(item, toPixels)));
-            if (reach.isEmpty()) continue;
-            int[] corner = {(int) Math.floor(reach.get().x()), (int) Math.floor(reach.get().y())};
-            int[] own = {(int) Math.ceil(reach.get().right()) - corner[0], (int) Math.ceil(reach.get().bottom()) - corner[1]};
+            Optional<Strips.Alone> alone = Strips.alone(item.plain(), toPixels, all, glazed);
+            if (alone.isEmpty()) continue;
             String file = String.format(Locale.ROOT, "data/%03d.png", i);
-            Scene alone = new Scene(page.scene().width(), page.scene().height(), Optional.empty(), List.of(item.plain()));
-            image(zip, file, new Strips(alone, Affine.move(-corner[0], -corner[1]).after(toPixels), own, false, glazed, Progress.UNHEARD,
-                    id -> {}), ppi);
+            image(zip, file, alone.get().rows(), ppi);
             // The first layer named is the frontmost.
-            stack.insert(0, layer(item, file, corner));
+            stack.insert(0, layer(item, file, alone.get()));
         }
         String image = String.format(Locale.ROOT, "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<image version=\"0.0.6\" w=\"%d\" "
                 + "h=\"%d\" xres=\"%d\" yres=\"%3$d\">\n<stack>\n", size[0], size[1], Math.round(ppi));
@@ -67,12 +62,12 @@ final class LayeredFile {
         zip.finish();
     }
 
-    private static String layer(Item item, String file, int[] corner) {
+    private static String layer(Item item, String file, Strips.Alone alone) {
         Look look = item.look();
         String blend = look.blend() == Blend.NORMAL ? "src-over" : look.blend().css();
         return String.format(Locale.ROOT,
                 "<layer name=\"%s\" src=\"%s\" x=\"%d\" y=\"%d\" opacity=\"%.4f\" visibility=\"visible\" composite-op=\"svg:%s\"/>\n",
-                escaped(item.name()), file, corner[0], corner[1], look.opacity(), blend);
+                escaped(item.name()), file, alone.left(), alone.top(), look.opacity(), blend);
     }
 
     private static String escaped(String name) {

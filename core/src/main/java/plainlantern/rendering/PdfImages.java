@@ -26,7 +26,7 @@ import plainlantern.sheet.Treated;
 
 /** The pictures of a document, each embedded once with as many pixels as it needs where it is seen largest. */
 final class PdfImages {
-    /** Any of PNG's filters, told row by row. */
+    /** Any of PNG's filters; each row names its own. */
     private static final int PNG_PREDICTORS = 15;
 
     private final PDDocument document;
@@ -123,7 +123,7 @@ final class PdfImages {
         stream.setItem(COSName.DECODE_PARMS, parameters);
     }
 
-    /** Rows of bytes, each told by its differences from the one above (ISO 32000-1, 7.4.4.4, PNG's filter "up") and deflated. */
+    /** Rows of bytes, each as its differences from the one above (ISO 32000-1, 7.4.4.4, PNG's filter "up") and deflated. */
     private static final class Predicted implements AutoCloseable {
         private static final int UP = 2;
 

@@ -13,6 +13,7 @@ import org.apache.pdfbox.pdmodel.PDFormContentStream;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
 import org.apache.pdfbox.util.Matrix;
 import plainlantern.asking.Unit;
@@ -66,7 +67,7 @@ final class PdfPainter {
         return item.soft().isPresent() || item.inner().isPresent();
     }
 
-    /** The most pixels that a soft edge or a shadow of a scene is painted with in a box, at so many an inch. */
+    /** The most pixels that a soft edge or a shadow of a scene is painted with in a box, at a number of pixels an inch. */
     static double softened(Scene scene, Box box, double ppi) {
         return scene.items().stream().mapToDouble(item -> flat(item) ? pixels(item, box, ppi) : shaded(item, box, ppi)).max().orElse(0);
     }
@@ -187,15 +188,10 @@ final class PdfPainter {
         /** The element as pixels. */
         private void painted(Item item) throws IOException {
             Affine toPixels = toPixels(ppi());
-            Optional<Box> reach = LayerPainter.inside(pixels(toPixels), Shapes2D.rectangle(ItemPainter.reach(item, toPixels)));
-            if (reach.isEmpty()) return;
-            Point corner = new Point(Math.floor(reach.get().x()), Math.floor(reach.get().y()));
-            int[] size = {(int) (Math.ceil(reach.get().right()) - corner.x()), (int) (Math.ceil(reach.get().bottom()) - corner.y())};
-            Scene alone = new Scene(page.width(), page.height(), Optional.empty(), List.of(item));
-            try (Rows rows = new Strips(alone, Affine.move(corner.times(-1)).after(toPixels), size, false, pictures, Progress.UNHEARD,
-                    id -> {})) {
-                to.drawImage(images.image(rows), matrix(toPixels.inverse().after(Affine.move(corner))
-                        .after(unit(new Box(0, 0, size[0], size[1])))));
+            Optional<Strips.Alone> alone = Strips.alone(item, toPixels, pixels(toPixels), pictures);
+            if (alone.isEmpty()) return;
+            try (Rows rows = alone.get().rows()) {
+                draw(images.image(rows), alone.get().box(), toPixels);
             }
         }
 
@@ -215,8 +211,12 @@ final class PdfPainter {
         }
 
         private void tile(Tile tile, Affine toPixels) throws IOException {
-            to.drawImage(images.image(tile), matrix(toPixels.inverse().after(Affine.move(tile.x(), tile.y()))
-                    .after(unit(new Box(0, 0, tile.width(), tile.height())))));
+            draw(images.image(tile), tile.box(), toPixels);
+        }
+
+        /** An image in a box of pixels. */
+        private void draw(PDImageXObject image, Box box, Affine toPixels) throws IOException {
+            to.drawImage(image, matrix(toPixels.inverse().after(unit(box))));
         }
 
         private void own(Item item) throws IOException {

@@ -65,7 +65,7 @@ final class Strips implements Rows {
     static final class Kept {
         private long pixels;
 
-        /** Whether there is room for so many more, which are then counted. */
+        /** Counts more pixels if there is room for them, and returns whether there was. */
         boolean takes(long more) {
             if (pixels + more > KEPT) return false;
             pixels += more;
@@ -99,13 +99,32 @@ final class Strips implements Rows {
         this.progress = progress;
         List<Scene.Item> items = scene.joined().items();
         int glaze = pictures instanceof Glazing ? -1 : items.size() - 1;
-        while (glaze >= 0 && !Glazing.is(items.get(glaze))) glaze--;
+        while (glaze >= 0 && !items.get(glaze).glaze()) glaze--;
         beneath = glaze < 0 ? Optional.empty() : Optional.of(new GlazeRows(new Scene(scene.width(), scene.height(), scene.paper(),
                 items.subList(0, glaze)), items.get(glaze), toPixels, size, opaque, pictures, passed, high, band, kept));
         this.high = beneath.map(GlazeRows::tall).orElse(high);
         if (opaque && glaze < 0) all.add(new Placed(scene.paper().orElseThrow()));
         for (Scene.Item item : items.subList(glaze + 1, items.size())) all.add(new Placed(item));
         for (Placed placed : all) if (placed.meets(0, size[1])) placed.ids().forEach(id -> wanted.merge(id, 1, Integer::sum));
+    }
+
+    /** The rows of one element, and where the first of their pixels is on the page. */
+    record Alone(Strips rows, int left, int top) {
+        Box box() {
+            return new Box(left, top, rows.width(), rows.height());
+        }
+    }
+
+    /** An element by itself on nothing, as far as it reaches on a page; {@code page} in pixels. Empty where it does not touch the page. */
+    static Optional<Alone> alone(Scene.Item item, Affine toPixels, Box page, PictureSource pictures) {
+        return LayerPainter.inside(page, Shapes2D.rectangle(ItemPainter.reach(item, toPixels))).map(reach -> {
+            int left = (int) Math.floor(reach.x());
+            int top = (int) Math.floor(reach.y());
+            int[] size = {(int) Math.ceil(reach.right()) - left, (int) Math.ceil(reach.bottom()) - top};
+            Scene scene = new Scene(page.width(), page.height(), Optional.empty(), List.of(item));
+            return new Alone(new Strips(scene, Affine.move(-left, -top).after(toPixels), size, false, pictures, Progress.UNHEARD, id -> {}),
+                    left, top);
+        });
     }
 
     /** How many rows a strip of a page has, the last one aside. */

@@ -22,7 +22,7 @@ import plainlantern.scene.Scene.Pixels;
 import plainlantern.sheet.Look;
 
 /**
- * Slices of one picture that share edges, painted as one: where two forms share a pixel, each would cover its part of it, and what lies
+ * Slices of one picture that share edges, painted as one: where two forms share a pixel, each would cover its part of it, and what is
  * behind would shine through both. As one path without the shared edges they cover it whole in every output.
  */
 final class Abutting {

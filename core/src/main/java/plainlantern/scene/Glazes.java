@@ -10,7 +10,6 @@ import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.geometry.Path;
 import plainlantern.geometry.Point;
-import plainlantern.geometry.Polygons;
 import plainlantern.scene.Scene.Item;
 import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.scene.Scene.Pixels;
@@ -65,9 +64,7 @@ public final class Glazes {
     }
 
     private static boolean covers(Item item, Box box) {
-        return item.look().equals(Look.PLAIN) && item.soft().isEmpty() && item.layers().size() == 1
-                && item.pictures().stream().anyMatch(p -> p.treated().through().isPresent() && p.treated().veil().isEmpty())
-                && Polygons.holds(item.under(), Path.box(box));
+        return item.glaze() && item.pictures().stream().allMatch(picture -> picture.treated().veil().isEmpty()) && item.fills(box);
     }
 
     private static Optional<Item> words(Item item) {

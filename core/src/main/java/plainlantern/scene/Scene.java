@@ -96,8 +96,8 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
             return layers.stream().flatMap(layer -> layer.picture().stream()).toList();
         }
 
-        /** Whether it shows what lies beneath it. */
-        boolean glaze() {
+        /** Whether it is a glaze, which shows what is beneath it. */
+        public boolean glaze() {
             return pictures().stream().anyMatch(picture -> picture.treated().through().isPresent());
         }
 
@@ -112,6 +112,11 @@ public record Scene(double width, double height, Optional<Item> paper, List<Item
                 all = all.union(from.grown(3 * shade.deviation()));
             }
             return all;
+        }
+
+        /** Whether it hides all that is behind it in a box, if its layers do. */
+        public boolean fills(Box box) {
+            return look.equals(Look.PLAIN) && soft().isEmpty() && Polygons.holds(under(), Path.box(box));
         }
 
         /** The same without what it casts behind itself. */

@@ -292,7 +292,7 @@ public record Sheet(SheetFormat format, Contents contents, Styles styles, Guides
         return with(next, lastId() + 1);
     }
 
-    /** Where a new element comes among others: in front of all, but beneath the frontmost glazes that lie over the whole sheet. */
+    /** Where a new element comes among others: in front of all, but beneath the frontmost glazes over the whole sheet. */
     public static int front(List<Element> elements, Element added) {
         int at = elements.size();
         if (!overAll(added)) while (at > 0 && overAll(elements.get(at - 1))) at--;

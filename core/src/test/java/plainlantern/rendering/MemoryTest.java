@@ -23,6 +23,7 @@ import plainlantern.Sheets;
 import plainlantern.asking.BadInput;
 import plainlantern.asking.Unit;
 import plainlantern.editing.filling.ShelvePictures;
+import plainlantern.geometry.Affine;
 import plainlantern.geometry.Box;
 import plainlantern.picture.PictureSource;
 import plainlantern.picture.Tile;
@@ -32,6 +33,7 @@ import plainlantern.scene.Pages;
 import plainlantern.scene.Scene;
 import plainlantern.scene.Scene.PaintedPicture;
 import plainlantern.sheet.Sheet;
+import plainlantern.sheet.Treated;
 
 /** A delivery takes no more memory than was counted for it, and when it ends, in whatever way, nothing of it is left. */
 class MemoryTest {
@@ -111,20 +113,25 @@ class MemoryTest {
         System.out.println("done");
     }
 
-    /** Finished, stopped by somebody, or broken by a picture that cannot be read: no file is open, and nothing is being painted. */
+    /** Finished, cancelled, or failed because of a picture that cannot be read: no file is open, and nothing is being painted. */
     @Test
     void nothingIsLeftOfADelivery() throws Exception {
         AtomicInteger painting = new AtomicInteger();
         BufferedImage photo = Painted.scene(SIDE, SIDE, BufferedImage.TYPE_3BYTE_BGR);
-        PictureSource slow = (id, share) -> {
-            painting.incrementAndGet();
-            try {
-                Thread.sleep(50);
+        PictureSource source = new PictureSource() {
+            @Override
+            public BufferedImage image(String id, double share) {
                 return photo;
-            } catch (InterruptedException e) {
-                throw new IllegalStateException(e);
-            } finally {
-                painting.decrementAndGet();
+            }
+
+            @Override
+            public Tile onto(Treated what, int width, int height, Affine map, Box wanted) {
+                painting.incrementAndGet();
+                try {
+                    return PictureSource.super.onto(what, width, height, map, wanted);
+                } finally {
+                    painting.decrementAndGet();
+                }
             }
         };
         PictureSource broken = (id, share) -> {
@@ -136,9 +143,9 @@ class MemoryTest {
         List<Page> pages = Hard.SHADOWS.pages();
         for (Format format : Format.values()) {
             Delivery delivery = Delivery.of(format, 60);
-            delivery.write(pages, slow, Progress.UNHEARD, new ByteArrayOutputStream());
+            delivery.write(pages, source, Progress.UNHEARD, new ByteArrayOutputStream());
             assertThat(painting).hasValue(0);
-            if (format != Format.SVG) assertThatThrownBy(() -> delivery.write(pages, slow, stopped, new ByteArrayOutputStream()))
+            if (format != Format.SVG) assertThatThrownBy(() -> delivery.write(pages, source, stopped, new ByteArrayOutputStream()))
                     .isInstanceOf(Progress.Cancelled.class);
             assertThat(painting).hasValue(0);
             if (format != Format.SVG) assertThatThrownBy(() -> delivery.write(pages, broken, Progress.UNHEARD, new ByteArrayOutputStream()))
@@ -147,7 +154,7 @@ class MemoryTest {
         }
         Scene scene = pages.get(0).scene();
         int[] size = {30_000, 4000};
-        try (Strips strips = new Strips(scene, RasterPainter.toPixels(pages.get(0).box(), size), size, true, slow, Progress.UNHEARD,
+        try (Strips strips = new Strips(scene, RasterPainter.toPixels(pages.get(0).box(), size), size, true, source, Progress.UNHEARD,
                 id -> {}, 40, 1 << 20, full())) {
             strips.next();
             assertThat(open()).isEqualTo(1);
@@ -183,7 +190,7 @@ class MemoryTest {
         return kept;
     }
 
-    /** Files on disk that hold pixels of paintings: nobody sees them, but this process has them open. */
+    /** Files on disk that hold pixels of paintings: they have no names any more, but this process has them open. */
     private static long open() throws IOException {
         try (Stream<Path> files = Files.list(Path.of("/proc/self/fd"))) {
             return files.filter(file -> {

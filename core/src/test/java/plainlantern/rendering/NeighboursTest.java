@@ -88,7 +88,7 @@ class NeighboursTest {
         return shown(Sheets.after(forms, "{'kind':'make-regions','panels':" + panels(forms) + ",'groups':[" + groups + "]}"));
     }
 
-    /** A circle turned within a box less that circle: their nodes lie elsewhere, and one form has two contours. */
+    /** A circle turned within a box less that circle: their nodes are in other places, and one form has two contours. */
     private static Sheet combined() {
         Sheet hole = Sheets.after(EMPTY, added(BOX, 45.3, 30.1, 50, 40), added(CIRCLE, 41, 31, 27, 27),
                 "{'kind':'combine','panels':['p1','p2'],'how':'less-front','key':'p1'}", added(CIRCLE, 41, 31, 27, 27));
@@ -164,7 +164,7 @@ class NeighboursTest {
                 Form.whole(Path.box(new Box(-50, -50, 200, 200))), first.layers(), Around.NOTHING, Look.PLAIN)));
     }
 
-    /** The pixels that are, with all around them, in some piece: by their centres, which lie in no seam. */
+    /** The pixels that are, with all around them, in some piece: by their centres, which are in no seam. */
     private static boolean[] inside(Scene parted, double ppi) {
         int[] size = RasterPainter.size(parted.width(), parted.height(), ppi);
         BufferedImage painted = new BufferedImage(size[0], size[1], BufferedImage.TYPE_BYTE_GRAY);

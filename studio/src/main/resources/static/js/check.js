@@ -11,7 +11,7 @@ const bench = document.getElementById("bench");
 const thin = { "vector-effect": "non-scaling-stroke" };
 const QUIET = { check: 60, others: 900 };
 let timer = 0;
-let counted = { version: -1, faults: 0, warnings: 0 };
+let counted = { version: -1, faults: 0, warnings: 0, says: "" };
 
 /** A click selects; its faults are shown. */
 export function press(event) {
@@ -55,8 +55,8 @@ async function list() {
   const place = document.getElementById("faults");
   if (!html || !place) return;
   place.innerHTML = html;
-  const { faults, warnings } = place.firstElementChild.dataset;
-  counted = { version: sheet.version, faults: Number(faults), warnings: Number(warnings) };
+  const { faults, warnings, says = "" } = place.firstElementChild.dataset;
+  counted = { version: sheet.version, faults: Number(faults), warnings: Number(warnings), says };
   count();
 }
 
@@ -70,11 +70,20 @@ function count() {
   place.title = faults || warnings ? `${count(faults, "fault")}, ${count(warnings, "warning")}` : "";
 }
 
+/** What would spoil a file, beside the button that makes one. */
+function warn() {
+  const place = document.getElementById("warned");
+  if (!place) return;
+  place.textContent = counted.says;
+  place.hidden = document.getElementById("show-faults").hidden = !counted.says;
+}
+
 async function learn() {
   if (counted.version === sheet.version && sheet.stage !== "check") return;
   if (sheet.stage === "check") return list();
   counted = await ask(`/sheets/${sheet.id}/faults`).catch(() => counted);
   count();
+  warn();
 }
 
 function soon() {
@@ -84,6 +93,7 @@ function soon() {
 watch((what) => (what === "sheet" || what === "stage") && soon());
 watch((what) => what === "stage" && extra());
 onBench("#faults", soon);
+onBench("#warned", warn);
 onBench("#limits", (form) => {
   form.addEventListener("submit", (event) => event.preventDefault());
   form.addEventListener("change", () => {

@@ -85,15 +85,6 @@ async function size(form) {
   }
 }
 
-/** What would spoil the file, beside the button that makes it. */
-async function warn() {
-  const { says } = await ask(place("faults")).catch(() => ({ says: "" }));
-  const at = by("warned");
-  if (!at) return;
-  at.hidden = by("show-faults").hidden = !says;
-  at.textContent = says;
-}
-
 let later = 0;
 function soon(form) {
   clearTimeout(later);
@@ -139,7 +130,6 @@ onBench("#deliver", (form) => {
   if (before) fill(form, JSON.parse(before));
   arrange(form);
   size(form);
-  warn();
   by("show-faults").addEventListener("click", () => openStage("check"));
   form.addEventListener("change", ({ target }) => {
     // Words mostly stay text in a PDF and become outlines in an SVG, which other programs paint alike everywhere.
@@ -220,6 +210,5 @@ onBench("#delivery-sets", async (at) => {
 
 watch((what) => {
   const form = by("deliver");
-  if (form && what === "sheet") warn();
   if (form && (what === "sheet" || what === "selection" && sheet.choosing)) soon(form);
 });

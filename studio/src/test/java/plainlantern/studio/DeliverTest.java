@@ -130,7 +130,7 @@ class DeliverTest extends StudioTest {
         assertThat(ask(post("/delivery-sets/" + set + "/forget")).getContentAsString()).doesNotContain("Small");
     }
 
-    /** A file lies in the range that is told, but for its rounding. */
+    /** The size of a file is within the range that is shown, apart from rounding. */
     @Test
     void sizesAreEstimated() throws Exception {
         for (String kind : List.of("png", "jpeg", "pdf", "tiff")) {

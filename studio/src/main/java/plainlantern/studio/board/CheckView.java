@@ -7,7 +7,7 @@ import plainlantern.checking.Weight;
 import plainlantern.sheet.SheetJson;
 
 /** The faults of a sheet as the bench lists them. */
-public record CheckView(List<Kind> kinds, long faults, long warnings, long notes) {
+public record CheckView(List<Kind> kinds, long faults, long warnings, long notes, String says) {
     /**
      * All faults of one kind.
      *
@@ -24,7 +24,7 @@ public record CheckView(List<Kind> kinds, long faults, long warnings, long notes
 
     static CheckView of(Report report) {
         return new CheckView(report.kinds().stream().map(CheckView::kind).toList(), report.count(Weight.FAULT),
-                report.count(Weight.WARNING), report.count(Weight.NOTE));
+                report.count(Weight.WARNING), report.count(Weight.NOTE), report.warning());
     }
 
     private static Kind kind(Report.Kind kind) {
