@@ -265,6 +265,7 @@ final class DemoSheets {
         texture(steps, "p16", "Paper", "multiply", "80 %");
         steps.add(said("{'kind':'veil','panels':['p16'],'part':{'kind':'stroke','dots':[[60,118,1],[78,140,1],[70,168,0.8],[92,190,0.6]],"
                 + "'size':70,'softness':'90 %','strength':'85 %'}}"));
+        steps.add(said("{'kind':'raise','panels':['p14','p15','p16'],'to':'front'}"));
         steps.add(said("{'kind':'raise','panels':['p11','p12'],'to':'front'}"));
         steps.add(said("{'kind':'add-glaze','where':'under','panels':['p12']}"));
         steps.add(said("{'kind':'rename','panel':'p17','name':'Frosted plate'}"));
